@@ -1,0 +1,20 @@
+namespace BoldLadder.Core;
+
+/// <summary>
+/// Reads the fixed tables that are compiled into the core (<c>data/inventory</c>): the sounds and the correspondences.
+/// </summary>
+internal static class InventoryData
+{
+    /// <summary>The rows of a table after its header, split at tabs.</summary>
+    public static IEnumerable<string[]> Rows(string table)
+    {
+        using var stream = typeof(InventoryData).Assembly.GetManifestResourceStream(table)
+            ?? throw new InvalidOperationException($"The table {table} is not compiled into the core.");
+        using var reader = new StreamReader(stream);
+        reader.ReadLine();
+        while (reader.ReadLine() is { } line)
+        {
+            if (line.Length > 0) yield return line.Split('\t');
+        }
+    }
+}

@@ -1,0 +1,54 @@
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Ladders;
+
+/// <summary>
+/// What a school counts as readable although it has not been taught to the letter. On in lessons by default, off on the
+/// command line. Source: docs/handbook.md, section 4 (Leniencies).
+/// </summary>
+[Flags]
+public enum Leniencies
+{
+    None = 0,
+
+    /// <summary>ə or ɪ for a taught vowel grapheme in an unstressed syllable.</summary>
+    WeakVowel = 1,
+
+    /// <summary>s says z.</summary>
+    SAsZ = 2,
+
+    /// <summary>n says ŋ before k and g.</summary>
+    NAsNg = 4,
+
+    /// <summary>j+uː counts where uː is taught for the same letters.</summary>
+    YooAsOo = 8,
+
+    /// <summary>The long a of bath words.</summary>
+    BathVowel = 16,
+
+    /// <summary>th voiced for unvoiced, and the reverse.</summary>
+    ThVoicing = 32,
+
+    All = 63,
+}
+
+/// <summary>Which taught correspondence lets in which other.</summary>
+public static class LeniencyRules
+{
+    /// <summary>The leniency by which a child who was taught <paramref name="taught"/> may be asked for <paramref name="asked"/>; none when there is no such leniency.</summary>
+    public static Leniencies Between(Correspondence taught, Correspondence asked)
+    {
+        if (taught.Grapheme != asked.Grapheme || taught == asked) return Leniencies.None;
+        return (asked.SoundText, taught.SoundText) switch
+        {
+            _ when asked.IsBath && taught.Notation == "a=æ" => Leniencies.BathVowel,
+            ("z", "s") => Leniencies.SAsZ,
+            ("ŋ", "n") => Leniencies.NAsNg,
+            ("j+uː", "uː") => Leniencies.YooAsOo,
+            ("ð", "θ") or ("θ", "ð") => Leniencies.ThVoicing,
+            ("ə", _) when taught.IsVowel => Leniencies.WeakVowel,
+            ("ɪ", _) when taught.IsVowel && asked.Grapheme.Text is "e" or "a" => Leniencies.WeakVowel,
+            _ => Leniencies.None,
+        };
+    }
+}

@@ -1,0 +1,75 @@
+using System.Collections.Immutable;
+
+namespace BoldLadder.Core.Spelling;
+
+/// <summary>
+/// A word as an ordered list of correspondences: sheep = sh|ee|p, cake = c|a-e|k. Re-joining gives the word back.
+/// Source: docs/handbook.md, section 4; conventions in docs/data.md.
+/// </summary>
+public sealed record Segmentation(ImmutableArray<Correspondence> Parts)
+{
+    /// <summary>Graphemes joined by "|", in word order; a split digraph stands where its first letter does.</summary>
+    public string Graphemes => string.Join('|', Parts.Select(p => p.Grapheme.Text));
+
+    /// <summary>Sounds joined by "|" for each grapheme, "+" inside one.</summary>
+    public string Phonemes => string.Join('|', Parts.Select(p => p.SoundText));
+
+    /// <summary>One tap for each grapheme or r-coloured vowel (box 3, few 2).</summary>
+    public int Taps => Parts.Length;
+
+    /// <summary>How many sounds are heard (box 4, few 3).</summary>
+    public int SoundCount => Parts.Sum(p => p.Sounds.Length);
+
+    /// <summary>The consonant–vowel pattern in taps: box and quick are CVC.</summary>
+    public string Shape => string.Concat(Parts.Select(p => p.IsVowel ? 'V' : 'C'));
+
+    /// <summary>How many vowels are heard: the number of syllables.</summary>
+    public int Syllables => Parts.Count(p => p.IsVowel);
+
+    /// <summary>Reads the two columns of a lexicon row.</summary>
+    /// <exception cref="FormatException">A pair is not in the inventory, or the columns have different lengths.</exception>
+    public static Segmentation Parse(string graphemes, string phonemes)
+    {
+        var left = graphemes.Split('|');
+        var right = phonemes.Split('|');
+        if (left.Length != right.Length) throw new FormatException($"{graphemes} and {phonemes} have different numbers of parts.");
+        return new Segmentation([.. left.Zip(right, (g, p) => Correspondence.Parse($"{g}={p}"))]);
+    }
+
+    /// <summary>The word: the last letter of a split digraph comes after the consonant grapheme it goes round (or st).</summary>
+    public string Rejoin() => string.Concat(Letters().Select(l => l.Letter));
+
+    /// <summary>
+    /// Each letter of the word with the place of its correspondence in <see cref="Parts"/>: what sound marks are drawn from.
+    /// </summary>
+    public ImmutableArray<(char Letter, int Part)> Letters()
+    {
+        var letters = ImmutableArray.CreateBuilder<(char, int)>();
+        var open = -1;
+        for (var i = 0; i < Parts.Length; i++)
+        {
+            var grapheme = Parts[i].Grapheme;
+            if (grapheme.IsSplit)
+            {
+                letters.Add((grapheme.Text[0], i));
+                open = i;
+                continue;
+            }
+            foreach (var letter in grapheme.Text) letters.Add((letter, i));
+            if (open < 0 || StaysOpen(i)) continue;
+            letters.Add((Parts[open].Grapheme.Text[2], open));
+            open = -1;
+        }
+        return letters.ToImmutable();
+    }
+
+    /// <summary>True when the s of st comes first inside a split digraph: taste, but not tastes again.</summary>
+    private bool StaysOpen(int part) =>
+        Parts[part].Grapheme.Text == "s" && part + 1 < Parts.Length && Parts[part + 1].Grapheme.Text == "t" && Parts[part - 1].Grapheme.IsSplit;
+
+    public override string ToString() => $"{Graphemes} {Phonemes}";
+
+    public bool Equals(Segmentation? other) => other is not null && Parts.SequenceEqual(other.Parts);
+
+    public override int GetHashCode() => Parts.Aggregate(17, HashCode.Combine);
+}

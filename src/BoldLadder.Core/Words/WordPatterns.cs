@@ -1,0 +1,27 @@
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Words;
+
+/// <summary>
+/// Recognises the patterns a word needs. Adjacent consonants and syllables are looked for in the base, so that cats
+/// needs only its suffix. Source: docs/handbook.md, section 4 (Pattern).
+/// </summary>
+public static class WordPatterns
+{
+    public static Patterns Of(Segmentation segmentation, SuffixLink? suffix)
+    {
+        var body = segmentation.Parts[..^(suffix?.Parts ?? 0)];
+        var found = suffix is null ? Patterns.None : suffix.Suffix | suffix.Join;
+        for (var i = 1; i < body.Length; i++)
+        {
+            if (body[i].IsVowel || body[i - 1].IsVowel) continue;
+            found |= body[..i].Any(p => p.IsVowel) ? Patterns.AdjacentEnd : Patterns.AdjacentStart;
+        }
+        return found | body.Count(p => p.IsVowel) switch
+        {
+            <= 1 => Patterns.None,
+            2 => Patterns.TwoSyllables,
+            _ => Patterns.TwoSyllables | Patterns.ThreeSyllables,
+        };
+    }
+}

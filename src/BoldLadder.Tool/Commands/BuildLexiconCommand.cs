@@ -1,0 +1,45 @@
+using BoldLadder.Tool.Building;
+
+namespace BoldLadder.Tool.Commands;
+
+/// <summary>bold build-lexicon: makes the committed lexicon again, or with --check says whether it would come out the same.</summary>
+public static class BuildLexiconCommand
+{
+    private const int UsableWords = 5_000;
+
+    public static int Run(string[] arguments, TextWriter errors)
+    {
+        if (arguments is not ([] or ["--check"]))
+        {
+            errors.WriteLine("bold build-lexicon takes only --check.");
+            return 2;
+        }
+        try
+        {
+            return Build(check: arguments is ["--check"], errors);
+        }
+        catch (Exception problem) when (problem is DirectoryNotFoundException or FormatException)
+        {
+            errors.WriteLine(problem.Message);
+            return 1;
+        }
+    }
+
+    private static int Build(bool check, TextWriter errors)
+    {
+        var sources = WordSources.Read(Path.Combine(ProjectFolders.Data, "sources"));
+        var words = new LexiconBuilder(sources, HandWork.Read(Path.Combine(ProjectFolders.Data, "builder"))).Build(UsableWords);
+        var folder = Directory.CreateDirectory(Path.Combine(ProjectFolders.Data, "lexicon")).FullName;
+        var different = 0;
+        foreach (var (name, content) in LexiconBuilder.Shards(words))
+        {
+            var file = Path.Combine(folder, name);
+            if (File.Exists(file) && File.ReadAllText(file) == content) continue;
+            different++;
+            if (check) errors.WriteLine($"{file} would come out different.");
+            else File.WriteAllText(file, content);
+        }
+        errors.WriteLine($"{words.Count} words, {different} files {(check ? "different" : "written")}.");
+        return check && different > 0 ? 1 : 0;
+    }
+}
