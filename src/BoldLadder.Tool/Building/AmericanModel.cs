@@ -9,7 +9,7 @@ namespace BoldLadder.Tool.Building;
 /// </summary>
 public sealed class AmericanModel : IAlignmentModel
 {
-    private static readonly string[] Endings = ["s", "ing", "ings", "ed", "er", "ers", "est", "y", "ly", "ful", "less", "ness", "ment", "ments", "able"];
+    private static readonly string[] Endings = ["s", "ing", "ings", "ed", "er", "ers", "est", "ly", "ful", "less", "ness", "ment", "ments", "able"];
 
     private readonly ILookup<string, Rendering> byLetters;
     private readonly Func<string, bool> isWord;
@@ -54,21 +54,26 @@ public sealed class AmericanModel : IAlignmentModel
 
         if (rendering.Phones.Length > 1 && rendering.Phones[^1] == "R" && AmericanPhones.IsVowel(next) && !BaseEndsHere(site)) return false;
         if (grapheme is "ed" or "es") return atEnd && BaseOf(site.Letters, grapheme) && (sounds != "ɪ+d" || before is "T" or "D");
+        if (rest == "d" && grapheme.Length > 1 && grapheme[^1] == 'e' && BaseOf(site.Letters, "ed")) return false;
         if (grapheme.Length > 1 && grapheme[^1] == 'e' && !rendering.Correspondence.IsVowel && !MuteEMayStand(grapheme, site)) return false;
         return (grapheme, sounds) switch
         {
             (_, "r") => AmericanPhones.IsVowel(next),
             ("a", "ɑː") when first is "AE0" or "AE1" => first == "AE1" && isBath(site.Letters),
             ("a", "æ") when first == "AE1" && isBath(site.Letters) => false,
-            ("a", "ɑː") => !AfterW(site),
-            ("a", "ɒ") => AfterW(site) && !(rest is ['k' or 'g' or 'x' or 'c', ..] || rest.StartsWith("ng", StringComparison.Ordinal)),
-            ("a", "ɔː") => rest is ['l', ..] || rest.StartsWith("ter", StringComparison.Ordinal),
-            ("a", "æ") when first == "EH1" => next == "R",
+            ("a", "ɑː") => !AfterW(site) && !rest.StartsWith("ll", StringComparison.Ordinal),
+            ("e", "ɪ") when first == "IH1" => next != "R",
+            ("u", "ə") when first == "AH0" && site.LetterStart == 0 => false,
+            ("a", "ɒ") => AfterW(site) && rest is not (['k' or 'g' or 'x' or 'c', ..] or ['n', 'g', ..] or "ll" or "lls" or ['l', not 'l', ..]),
+            ("e", "iː") when next == "R" => false,
+            ("a" or "ai", "e") when next == "R" => false,
+            ("a", "ɔː") => (rest is ['l', ..] && !(AfterW(site) && rest is ['l', 'l', 'e' or 'o', ..])) || rest.StartsWith("ter", StringComparison.Ordinal),
+            ("a", "æ") when first == "EH1" => next == "R" && !(rest is "ring" or "ry" or "rer" && isWord(site.Letters[..site.LetterEnd] + "re")),
             ("a", "eə") or ("e", "ɪə") or ("e", "eə") or ("u", "j+ʊə") or ("u", "ʊə") or ("o", "ɔː") => next == "R" && rest is ['r', ..],
             ("o", "ɒ") when next == "R" => !(rest is "ry" or "ries" or "ried"),
             ("o", "ə") when first == "OW0" => !atEnd,
             ("e", "iː") when first == "IY0" => atEnd || AmericanPhones.IsVowel(next),
-            (_, "ʌ") when first == "AH0" => site.Phones.Count(AmericanPhones.IsVowel) == 1,
+            (_, "ʌ") when first == "AH0" => site.LetterStart == 0 || site.Phones.Count(AmericanPhones.IsVowel) == 1,
             (_, "ʌ") when first == "ER1" => rest.StartsWith("rr", StringComparison.Ordinal),
             ("al", "ɔː") => rest is ['k', ..],
             ("al", "ɑː") => rest is ['m' or 'f' or 'v', ..],
@@ -98,13 +103,14 @@ public sealed class AmericanModel : IAlignmentModel
 
     /// <summary>Before a vowel an r-coloured vowel keeps its r only where a base ends: hear|ing, not sur|gery.</summary>
     private bool BaseEndsHere(AlignmentSite site) =>
-        site.LetterEnd >= 3 && Endings.Contains(site.Letters[site.LetterEnd..])
+        site.LetterEnd >= 3
+        && (Endings.Contains(site.Letters[site.LetterEnd..]) || (site.Letters[site.LetterEnd..] == "y" && site.LetterEnd - site.LetterStart == 3))
         && (isWord(site.Letters[..site.LetterEnd]) || isWord(site.Letters[..site.LetterEnd] + "e"));
 
     private bool BaseOf(string letters, string suffix)
     {
         var stem = letters[..^2];
-        return stem.Length >= 2 && (isWord(stem) || isWord(stem + "e") || (stem.Length > 2 && stem[^1] == stem[^2] && isWord(stem[..^1])))
+        return stem.Length >= 2 && (isWord(stem) || isWord(stem + "e") || (stem[^1] == 'i' && isWord(stem[..^1] + "y")) || (stem.Length > 2 && stem[^1] == stem[^2] && isWord(stem[..^1])))
             && (suffix != "es" || stem[^1] is 's' or 'x' or 'z' or 'h' or 'c' or 'g');
     }
 

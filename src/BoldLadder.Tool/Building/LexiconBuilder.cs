@@ -36,7 +36,7 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
         }
 
         var total = sources.Counts.Values.Sum();
-        var suffixes = new SuffixFinder(aligned, hand, sources.British);
+        var suffixes = new SuffixFinder(aligned, sources.Counts, hand, sources.British);
         return [.. candidates.Where(c => aligned.ContainsKey(c.Spelling)).Take(limit)
             .Select(c => ToWord(c, aligned[c.Spelling], total, suffixes))
             .OrderBy(w => w.Spelling, StringComparer.Ordinal)];

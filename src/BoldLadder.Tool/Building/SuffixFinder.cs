@@ -6,7 +6,7 @@ namespace BoldLadder.Tool.Building;
 /// <summary>
 /// Finds base, suffix and join of a word whose segmentation continues its base's. Source: docs/handbook.md, section 4 (Pattern).
 /// </summary>
-public sealed class SuffixFinder(IReadOnlyDictionary<string, Segmentation> words, HandWork hand, HunspellDictionary dictionary)
+public sealed class SuffixFinder(IReadOnlyDictionary<string, Segmentation> words, IReadOnlyDictionary<string, long> counts, HandWork hand, HunspellDictionary dictionary)
 {
     private static readonly (string Letters, Patterns Suffix, string[] Endings)[] Suffixes =
     [
@@ -23,21 +23,20 @@ public sealed class SuffixFinder(IReadOnlyDictionary<string, Segmentation> words
     public SuffixLink? Find(string word)
     {
         if (hand.NotSuffixed.Contains(word)) return null;
-        foreach (var (letters, suffix, endings) in Suffixes)
-        {
-            if (!word.EndsWith(letters, StringComparison.Ordinal)) continue;
-            foreach (var (stem, join) in Bases(word, letters))
-            {
-                if (stem.Length < 2 || !words.TryGetValue(stem, out var found) || !IsPlausible(word, stem, suffix)) continue;
-                var link = new SuffixLink(stem, suffix, join);
-                var parts = words[word].Parts;
-                if (parts.Length <= link.Parts) continue;
-                var ending = string.Join(' ', parts[^link.Parts..]);
-                if (endings.Contains(ending) && Continues(found, parts[..^link.Parts], join)) return link;
-            }
-        }
-        return null;
+        return Suffixes.Where(s => word.EndsWith(s.Letters, StringComparison.Ordinal)).SelectMany(s => Links(word, s.Letters, s.Suffix, s.Endings)).FirstOrDefault();
     }
+
+    /// <summary>The possible links for one suffix, the commonest base first (stepped comes from step, not steppe).</summary>
+    private IEnumerable<SuffixLink> Links(string word, string letters, Patterns suffix, string[] endings) =>
+        from candidate in Bases(word, letters)
+        where candidate.Base.Length >= 2 && words.ContainsKey(candidate.Base) && IsPlausible(word, candidate.Base, suffix)
+        let link = new SuffixLink(candidate.Base, suffix, candidate.Join)
+        let parts = words[word].Parts
+        where parts.Length > link.Parts
+            && endings.Contains(string.Join(' ', parts[^link.Parts..]))
+            && Continues(words[candidate.Base], parts[..^link.Parts], candidate.Join)
+        orderby counts.GetValueOrDefault(candidate.Base) descending, candidate.Base
+        select link;
 
     private static IEnumerable<(string Base, Patterns Join)> Bases(string word, string suffix)
     {
