@@ -6,6 +6,7 @@ return args switch
 {
     ["segment", .. var rest] => SegmentCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["build-lexicon", .. var rest] => BuildLexiconCommand.Run(rest, Console.Error),
+    ["derive-ladder"] => DeriveLadderCommand.Run(Console.Error),
     ["gold"] => GoldCommand.Run(Console.Out),
     _ => Usage(),
 };
@@ -17,6 +18,7 @@ static int Usage()
 
           segment [--accent A] [--json]   words on standard input, one a line → graphemes and phonemes
           build-lexicon [--check]         make data/lexicon from data/sources (--check: compare, write nothing)
+          derive-ladder                   make data/ladders from data/lexicon
           gold                            score data/lexicon against data/gold
 
         Accents: southern-british (default), northern-english, general-american.

@@ -14,6 +14,7 @@ public static class LexiconRow
     [
         (WordFlags.Bath, "bath"), (WordFlags.Heteronym, "heteronym"),
         (WordFlags.BritishOnly, "gb-only"), (WordFlags.AmericanOnly, "us-only"),
+        (WordFlags.KnownAtFive, "known"),
     ];
 
     /// <exception cref="FormatException">The row has the wrong columns or an unknown value.</exception>

@@ -28,6 +28,9 @@ public enum WordFlags
 
     /// <summary>A word or spelling used in America only.</summary>
     AmericanOnly = 8,
+
+    /// <summary>Set by hand: most children know it at five.</summary>
+    KnownAtFive = 16,
 }
 
 /// <summary>A word of the lexicon with all that is known of it. Immutable. Source: docs/data.md.</summary>

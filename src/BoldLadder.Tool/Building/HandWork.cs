@@ -16,6 +16,7 @@ public sealed class HandWork
         Flags = Rows(folder, "flags.tsv").ToDictionary(r => r[0], r => r[1]);
         Dropped = Rows(folder, "dropped.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         NotSuffixed = Rows(folder, "not-suffixed.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
+        Childhood = Rows(folder, "childhood.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         var stems = Rows(folder, "bath.tsv").ToList();
         var ends = string.Join('|', stems.Where(r => r[1] == "ending").Select(r => r[0]));
         bath = new Regex($"^({string.Join('|', stems.Where(r => r[1] == "stem").Select(r => r[0]))})({ends})?$", RegexOptions.NonBacktracking);
@@ -33,6 +34,9 @@ public sealed class HandWork
 
     /// <summary>Words that look like base and suffix but aren't: corner, number.</summary>
     public IReadOnlySet<string> NotSuffixed { get; }
+
+    /// <summary>Words of young children's lives that adult speech is too poor in; they come in whatever their count.</summary>
+    public IReadOnlySet<string> Childhood { get; }
 
     public bool IsBath(string word) => bath.IsMatch(word);
 

@@ -16,7 +16,7 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
 
     private sealed record Candidate(string Spelling, long Count, ImmutableArray<ImmutableArray<string>> Pronunciations, bool BritishOnly);
 
-    /// <summary>The commonest <paramref name="limit"/> usable words, by spelling.</summary>
+    /// <summary>The commonest <paramref name="limit"/> usable words and the childhood words, by spelling.</summary>
     public IReadOnlyList<Word> Build(int limit)
     {
         var candidates = Candidates();
@@ -37,7 +37,8 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
 
         var total = sources.Counts.Values.Sum();
         var suffixes = new SuffixFinder(aligned, sources.Counts, hand, sources.British);
-        return [.. candidates.Where(c => aligned.ContainsKey(c.Spelling)).Take(limit)
+        return [.. candidates.Where(c => aligned.ContainsKey(c.Spelling))
+            .Where((c, rank) => rank < limit || hand.Childhood.Contains(c.Spelling))
             .Select(c => ToWord(c, aligned[c.Spelling], total, suffixes))
             .OrderBy(w => w.Spelling, StringComparer.Ordinal)];
     }
@@ -82,6 +83,7 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
         var band = hand.Bands.TryGetValue(candidate.Spelling, out var reviewed) ? reviewed
             : sources.Swearing.Contains(candidate.Spelling) ? Suitability.Never : Suitability.Use;
         var flags = hand.IsBath(candidate.Spelling) && segmentation.Parts.Any(p => p.Notation == "a=ɑː") ? WordFlags.Bath : WordFlags.None;
+        if (hand.Childhood.Contains(candidate.Spelling)) flags |= WordFlags.KnownAtFive;
         if (candidate.BritishOnly) flags |= WordFlags.BritishOnly;
         flags |= hand.Flags.GetValueOrDefault(candidate.Spelling) switch
         {

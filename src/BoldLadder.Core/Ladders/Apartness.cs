@@ -1,0 +1,36 @@
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Ladders;
+
+/// <summary>
+/// How many rungs must lie between two correspondences that children mix up by look or by sound. Source: docs/handbook.md, section 8 (All).
+/// </summary>
+public static class Apartness
+{
+    private static readonly HashSet<(string, string)> LookAlikes = Pairs("p/q b/p m/n n/u h/n i/l t/f v/w");
+    private static readonly HashSet<(string, string)> SoundAlikes =
+        Pairs("e/ɪ æ/ʌ æ/e ɒ/ʌ p/b t/d k/g f/v s/z f/θ v/ð ʃ/tʃ tʃ/dʒ n/ŋ");
+
+    /// <summary>
+    /// Doubles and ck bring no new sound, so only their letters' first meeting counts.
+    /// </summary>
+    private static bool IsOldSound(Correspondence c) => c.Grapheme.Kind == GraphemeKind.Double || c.Grapheme.Text == "ck";
+
+    /// <summary>Rungs that must lie from one to the other: 10 for b and d, 3 for look-alikes and sound-alikes, else 0.</summary>
+    public static int Between(Correspondence one, Correspondence other)
+    {
+        var (a, b) = (one.Grapheme.Text[..1], other.Grapheme.Text[..1]);
+        var single = IsLetter(one) && IsLetter(other);
+        if (single && Ordered(a, b) == ("b", "d")) return 10;
+        if (single && LookAlikes.Contains(Ordered(a, b))) return 3;
+        if (IsOldSound(one) || IsOldSound(other)) return 0;
+        return SoundAlikes.Contains(Ordered(one.SoundText, other.SoundText)) ? 3 : 0;
+    }
+
+    private static bool IsLetter(Correspondence c) => c.Grapheme.Text.Length == 1 || c.Grapheme.Text == "qu";
+
+    private static (string, string) Ordered(string a, string b) => string.CompareOrdinal(a, b) <= 0 ? (a, b) : (b, a);
+
+    private static HashSet<(string, string)> Pairs(string text) =>
+        [.. text.Split(' ').Select(p => p.Split('/')).Select(p => Ordered(p[0], p[1]))];
+}

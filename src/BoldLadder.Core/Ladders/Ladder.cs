@@ -1,0 +1,61 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Ladders;
+
+/// <summary>
+/// One step of a ladder: what is new on a teaching day. Ids are stable: logs and lessons name them.
+/// Source: docs/handbook.md, sections 2 and 4.
+/// </summary>
+/// <param name="Stage">The named stretch the rung belongs to.</param>
+/// <param name="Correspondences">What is new to read and spell; none on a rung that teaches only a pattern.</param>
+/// <param name="Tricky">Tricky words first met on this rung.</param>
+/// <param name="Reason">Why the rung may be thin, as a code; null when it needs no reason.</param>
+public sealed record Rung(
+    string Id, string Stage, ImmutableArray<Correspondence> Correspondences, Patterns Patterns, ImmutableArray<string> Tricky, string? Reason)
+{
+    /// <summary>What the rung is called: its graphemes, or its patterns' ids.</summary>
+    public string Label => Correspondences.Length > 0
+        ? string.Join(' ', Correspondences.Select(c => c.Grapheme.Text))
+        : string.Join(' ', Patterns.Each().Select(p => p.Id()));
+}
+
+/// <summary>
+/// The school's order for teaching, first rung first. Immutable; a change makes a new version.
+/// Source: docs/handbook.md, sections 2 and 8.
+/// </summary>
+/// <param name="Approach">letters-first, sounds-first or short-vowels-first.</param>
+/// <param name="Free">Patterns that need no teaching on this ladder.</param>
+public sealed record Ladder(string Id, string Approach, Patterns Free, ImmutableArray<Rung> Rungs)
+{
+    /// <summary>What has been taught when the first <paramref name="count"/> rungs have been.</summary>
+    public Taught TaughtAfter(int count, Leniencies leniencies, Accent accent)
+    {
+        var done = Rungs.Take(count).ToList();
+        return new Taught(
+            CorrespondenceSet.Of(done.SelectMany(r => r.Correspondences)),
+            done.Aggregate(Patterns.None, (all, r) => all | r.Patterns),
+            Free, leniencies, accent);
+    }
+
+    /// <summary>The place of the rung with this id, or -1.</summary>
+    public int IndexOf(string rungId)
+    {
+        for (var i = 0; i < Rungs.Length; i++)
+        {
+            if (Rungs[i].Id == rungId) return i;
+        }
+        return -1;
+    }
+
+    /// <summary>The index of the first rung that teaches the correspondence or pattern of the obstacle; null when none does.</summary>
+    public int? WhenTaught(Obstacle obstacle)
+    {
+        for (var i = 0; i < Rungs.Length; i++)
+        {
+            if (obstacle.Correspondence is { } c ? Rungs[i].Correspondences.Contains(c) : (Rungs[i].Patterns & obstacle.Pattern) != Patterns.None) return i;
+        }
+        return null;
+    }
+}

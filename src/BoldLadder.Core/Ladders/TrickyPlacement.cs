@@ -1,0 +1,78 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Ladders;
+
+/// <summary>
+/// Places tricky words along a ladder: the commonest first, after most of their regular part, never shortly before they become
+/// readable, words easily mixed up apart. Source: docs/handbook.md, section 4 (Tricky word) and section 8.
+/// </summary>
+public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most = 60)
+{
+    /// <summary>A word that can be read this many rungs later is not worth learning as tricky.</summary>
+    private const int SoonReadable = 6;
+    private const int ApartWhenMixedUp = 12;
+
+    /// <summary>Rungs a word stays tricky for that are worth one step of commonness: said before like.</summary>
+    private const double RungsPerZipf = 40;
+    private const int LongTricky = 80;
+
+    private static readonly ImmutableArray<string> Starters = ["the", "to", "i", "a"];
+
+    /// <summary>Common in talk, not needed in children's sentences.</summary>
+    private static readonly ImmutableArray<string> Chat = ["yeah", "okay", "hey", "would", "something", "sorry", "sure", "course", "doing", "maybe", "please", "night", "make", "tell", "thing", "things"];
+
+    private static readonly ImmutableArray<(string, string)> MixedUp =
+        [("was", "saw"), ("there", "where"), ("were", "where"), ("we", "were"), ("here", "there"), ("your", "you"), ("of", "off"), ("they", "the"), ("he", "the"), ("what", "that"), ("come", "some")];
+
+    /// <summary>The same ladder with tricky words on its rungs, at most one a rung.</summary>
+    public Ladder On(Ladder ladder)
+    {
+        var waiting = lexicon.Words.Where(w => w.Suitability == Suitability.Use && !w.Flags.HasFlag(WordFlags.AmericanOnly) && w.Suffix is null).Take(200)
+            .Where(w => !Chat.Contains(w.Spelling))
+            .Select(w => (Word: w, Readable: FirstReadable(ladder, w)))
+            .Where(w => w.Readable is not { } rung || rung > firstRung + SoonReadable)
+            .OrderByDescending(w => w.Word.Zipf + (Math.Min(w.Readable ?? LongTricky, LongTricky) / RungsPerZipf)).ThenBy(w => w.Word.Spelling, StringComparer.Ordinal)
+            .ToList();
+        var placed = new Dictionary<string, int>();
+        var rungs = ladder.Rungs.ToBuilder();
+        for (var i = firstRung; i < rungs.Count && placed.Count < most; i++)
+        {
+            if (rungs[i].Correspondences.IsEmpty) continue;
+            var taught = ladder.TaughtAfter(i + 1, Leniencies.All, Accent.SouthernBritish);
+            var chosen = waiting.Find(w => Suits(w.Word, i, w.Readable, taught, placed));
+            if (chosen.Word is null) continue;
+            placed[chosen.Word.Spelling] = i;
+            waiting.Remove(chosen);
+            rungs[i] = rungs[i] with { Tricky = [chosen.Word.Spelling] };
+        }
+        return ladder with { Rungs = rungs.ToImmutable() };
+    }
+
+    /// <summary>The rung after which the word is decodable: where it graduates; null when that never happens on the ladder.</summary>
+    public static int? FirstReadable(Ladder ladder, Word word)
+    {
+        var (low, high) = (0, ladder.Rungs.Length);
+        if (!ladder.TaughtAfter(high, Leniencies.All, Accent.SouthernBritish).CanRead(word)) return null;
+        while (low < high)
+        {
+            var middle = (low + high) / 2;
+            if (ladder.TaughtAfter(middle, Leniencies.All, Accent.SouthernBritish).CanRead(word)) high = middle;
+            else low = middle + 1;
+        }
+        return low - 1;
+    }
+
+    private static bool Suits(Word word, int rung, int? readable, Taught taught, Dictionary<string, int> placed)
+    {
+        if (readable is { } when && when <= rung + SoonReadable) return false;
+        if (MixedUp.Any(p => Partner(p, word.Spelling) is { } other && placed.TryGetValue(other, out var at) && rung - at < ApartWhenMixedUp)) return false;
+        if (Starters.Contains(word.Spelling)) return true;
+        var known = word.Required.Count(taught.Covers);
+        return known * 2 >= word.Required.Length;
+    }
+
+    private static string? Partner((string One, string Other) pair, string word) =>
+        pair.One == word ? pair.Other : pair.Other == word ? pair.One : null;
+}
