@@ -12,6 +12,9 @@ public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most
 {
     /// <summary>A word that can be read this many rungs later is not worth learning as tricky.</summary>
     private const int SoonReadable = 6;
+
+    /// <summary>From this rung on, words with no regular part (are, one) come too.</summary>
+    private const int RegularPartWaived = 18;
     private const int ApartWhenMixedUp = 12;
 
     /// <summary>Rungs a word stays tricky for that are worth one step of commonness: said before like.</summary>
@@ -21,7 +24,7 @@ public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most
     private static readonly ImmutableArray<string> Starters = ["the", "to", "i", "a"];
 
     /// <summary>Common in talk, not needed in children's sentences.</summary>
-    private static readonly ImmutableArray<string> Chat = ["yeah", "okay", "hey", "would", "something", "sorry", "sure", "course", "doing", "maybe", "please", "night", "make", "tell", "thing", "things"];
+    private static readonly ImmutableArray<string> NotNeeded = ["yeah", "okay", "hey", "would", "something", "sorry", "sure", "course", "doing", "maybe", "please", "night", "make", "tell", "thing", "things", "won", "sir", "call", "want"];
 
     private static readonly ImmutableArray<(string, string)> MixedUp =
         [("was", "saw"), ("there", "where"), ("were", "where"), ("we", "were"), ("here", "there"), ("your", "you"), ("of", "off"), ("they", "the"), ("he", "the"), ("what", "that"), ("come", "some")];
@@ -30,10 +33,10 @@ public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most
     public Ladder On(Ladder ladder)
     {
         var waiting = lexicon.Words.Where(w => w.Suitability == Suitability.Use && !w.Flags.HasFlag(WordFlags.AmericanOnly) && w.Suffix is null).Take(200)
-            .Where(w => !Chat.Contains(w.Spelling))
+            .Where(w => !NotNeeded.Contains(w.Spelling))
             .Select(w => (Word: w, Readable: FirstReadable(ladder, w)))
             .Where(w => w.Readable is not { } rung || rung > firstRung + SoonReadable)
-            .OrderByDescending(w => w.Word.Zipf + (Math.Min(w.Readable ?? LongTricky, LongTricky) / RungsPerZipf)).ThenBy(w => w.Word.Spelling, StringComparer.Ordinal)
+            .OrderByDescending(w => Starters.Contains(w.Word.Spelling)).ThenByDescending(w => w.Word.Zipf + (Math.Min(w.Readable ?? LongTricky, LongTricky) / RungsPerZipf)).ThenBy(w => w.Word.Spelling, StringComparer.Ordinal)
             .ToList();
         var placed = new Dictionary<string, int>();
         var rungs = ladder.Rungs.ToBuilder();
@@ -70,7 +73,7 @@ public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most
         if (MixedUp.Any(p => Partner(p, word.Spelling) is { } other && placed.TryGetValue(other, out var at) && rung - at < ApartWhenMixedUp)) return false;
         if (Starters.Contains(word.Spelling)) return true;
         var known = word.Required.Count(taught.Covers);
-        return known * 2 >= word.Required.Length;
+        return known * 3 >= word.Required.Length || rung >= RegularPartWaived;
     }
 
     private static string? Partner((string One, string Other) pair, string word) =>
