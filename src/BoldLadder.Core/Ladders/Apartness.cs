@@ -16,9 +16,10 @@ public static class Apartness
     /// </summary>
     private static bool IsOldSound(Correspondence c) => c.Grapheme.Kind == GraphemeKind.Double || c.Grapheme.Text == "ck";
 
-    /// <summary>Rungs that must lie from one to the other: 10 for b and d, 3 for look-alikes and sound-alikes, else 0.</summary>
+    /// <summary>Rungs that must lie from one to the other: 10 for two sounds of one grapheme and for b and d, 3 for look-alikes and sound-alikes, else 0.</summary>
     public static int Between(Correspondence one, Correspondence other)
     {
+        if (one.Grapheme == other.Grapheme) return one.Sounds[^1] == other.Sounds[^1] ? 0 : 10;
         var (a, b) = (one.Grapheme.Text[..1], other.Grapheme.Text[..1]);
         var single = IsLetter(one) && IsLetter(other);
         if (single && Ordered(a, b) == ("b", "d")) return 10;

@@ -29,7 +29,7 @@ public static class LettersFirst
             [.. Units("new-spellings", "ay=eɪ", "a-e=eɪ", "i-e=aɪ", "o-e=əʊ", "u-e=j+uː u-e=uː", "e-e=iː", "ea=iː", "oy=ɔɪ", "ou=aʊ", "aw=ɔː", "au=ɔː", "ir=ɜː", "er=ə er=ɜː",
                 "ew=j+uː ew=uː", "ue=uː ue=j+uː", "le=ə+l", "wh=w", "ve=v", "tch=tʃ", "dge=dʒ", "ph=f", "kn=n", "wr=r", "mb=m", "are=eə", "ore=ɔː", "se=s", "se=z", "ce=s", "ge=dʒ", "oe=əʊ", "bb=b tt=t", "dd=d gg=g", "mm=m nn=n", "pp=p rr=r", "eer=ɪə", "ey=iː", "ti=ʃ"),
                 Pattern("new-spellings", Patterns.SuffixEs), Pattern("new-spellings", Patterns.JoinDropE, "a-e=eɪ", "suffix-ing")],
-            [.. Units("new-sounds", "e=iː", "o=əʊ", "i=aɪ", "a=eɪ", "u=j+uː u=uː", "y=iː", "y=aɪ", "ow=əʊ", "ea=e", "c=s", "g=dʒ", "a=ɑː", "a=ɒ", "a=ɔː", "o=ʌ", "u=ʊ", "ie=iː", "ie=aɪ", "ou=uː", "ch=k", "ear=eə", "or=ɜː", "ar=ɔː", "al=ɔː", "our=ɔː", "o=uː"),
+            [.. Units("new-sounds", "e=iː", "o=əʊ", "i=aɪ", "a=eɪ", "u=j+uː u=uː", "y=iː", "y=aɪ", "ow=əʊ", "ea=e", "c=s", "g=dʒ", "a=ɒ", "a=ɔː", "o=ʌ", "u=ʊ", "ie=iː", "ie=aɪ", "ou=uː", "ch=k", "ear=eə", "or=ɜː", "ar=ɔː", "al=ɔː", "our=ɔː", "o=uː"),
                 Pattern("new-sounds", Patterns.SuffixEr, "er=ə"), Pattern("new-sounds", Patterns.SuffixEst, "suffix-er"),
                 Pattern("new-sounds", Patterns.SuffixY, "y=iː"), Pattern("new-sounds", Patterns.SuffixLy, "y=iː"), Pattern("new-sounds", Patterns.JoinYToI, "y=aɪ", "y=iː")],
         ];

@@ -22,7 +22,7 @@ public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long see
 
     /// <summary>Orders kept at each step: many while the first phase decides everything, few later.</summary>
     private const int EarlyWidth = 24;
-    private const int LaterWidth = 6;
+    private const int LaterWidth = 10;
 
     private readonly Word[] usable = [.. words.Where(Usable.InLessons)];
 

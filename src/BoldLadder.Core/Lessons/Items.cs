@@ -1,0 +1,54 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Lessons;
+
+/// <summary>Makes finished items from words, correspondences and sentences.</summary>
+public static class Items
+{
+    public static WordItem OfWord(string activity, Word word, IEnumerable<Reason> reasons, Taught? trickyFor = null, bool oral = false) => new(
+        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, word.Segmentation.Phonemes,
+        [.. word.Segmentation.Letters().Select(l => l.Part)], word.Segmentation.Taps,
+        trickyFor is null ? [] : [.. Enumerable.Range(0, word.Required.Length).Where(i => !trickyFor.Covers(word.Required[i]))],
+        oral, [.. reasons]);
+
+    public static CardItem OfCorrespondence(string activity, Correspondence correspondence, IEnumerable<Reason> reasons, PositionFacts? positions = null) => new(
+        $"{activity}:{correspondence.ReferenceNotation}", false, correspondence.ReferenceNotation, correspondence.Grapheme.Text, correspondence.SoundText,
+        correspondence.Sounds[0].KeyWord, correspondence.Sounds.All(s => s.CanBeHeld), KindId(correspondence.Grapheme.Kind),
+        [.. correspondence.Grapheme.Letters.Select(l => l.ToString())], positions, [.. reasons]);
+
+    public static SentenceItem OfSentence(string activity, Sentence sentence, Taught taught, IEnumerable<Reason> reasons) => new(
+        $"{activity}:{sentence.Text}", false, sentence.Text,
+        [.. sentence.Tokens.Select(t => new SentenceWord(t.Written, taught.CanRead(t.Word) ? "decodable" : "tricky"))], [.. reasons]);
+
+    /// <summary>Where a correspondence stands in the usable words that have it; null when there are none.</summary>
+    public static PositionFacts? Positions(Correspondence correspondence, Lexicon lexicon)
+    {
+        var found = new List<Word>[] { [], [], [] };
+        foreach (var word in lexicon.Words.Where(w => Usable.InLessons(w) && w.Contains(correspondence)))
+        {
+            for (var i = 0; i < word.Required.Length; i++)
+            {
+                if (word.Required[i] == correspondence) found[i == 0 ? 0 : i == word.Required.Length - 1 ? 2 : 1].Add(word);
+            }
+        }
+        var total = found.Sum(f => f.Count);
+        if (total == 0) return null;
+        var shares = found.Select(f => (int)Math.Round(100.0 * f.Count / total)).ToImmutableArray();
+        return new PositionFacts(shares[0], 100 - shares[0] - shares[2], shares[2], Example(found[0]), Example(found[1]), Example(found[2]));
+    }
+
+    private static string? Example(List<Word> words) => words
+        .OrderByDescending(w => w.Flags.HasFlag(WordFlags.KnownAtFive)).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
+        .FirstOrDefault()?.Spelling;
+
+    private static string KindId(GraphemeKind kind) => kind switch
+    {
+        GraphemeKind.SingleLetter => "single-letter",
+        GraphemeKind.FourLetter => "four-letter",
+        GraphemeKind.SplitDigraph => "split-digraph",
+        _ => kind.ToString().ToLowerInvariant(),
+    };
+}

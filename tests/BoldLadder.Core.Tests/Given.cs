@@ -1,0 +1,40 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+using BoldLadder.Tool;
+
+namespace BoldLadder.Core.Tests;
+
+/// <summary>The shipped data, read once for all tests, and short ways to say what was taught.</summary>
+internal static class Given
+{
+    public static Lexicon Lexicon { get; } = Lexicon.Read(ProjectFolders.LexiconShards());
+
+    public static Ladder LettersFirst { get; } = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+
+    public static SentenceBank Sentences { get; } = new(File.ReadLines(Path.Combine(ProjectFolders.Data, "sentences", "bank.txt")), Lexicon);
+
+    /// <summary>True in ./test --deep: sweeps use many seeds.</summary>
+    public static bool Deep { get; } = Environment.GetEnvironmentVariable("BOLD_DEEP") == "1";
+
+    public static Word Word(string spelling) => Lexicon.Find(spelling) ?? throw new InvalidOperationException($"{spelling} is not in the lexicon.");
+
+    public static Taught Taught(string notations, Leniencies leniencies = Leniencies.None, Patterns taught = Patterns.None, Patterns free = Patterns.All, Accent? accent = null) =>
+        new(CorrespondenceSet.Parse(notations.Split(' ', StringSplitOptions.RemoveEmptyEntries)), taught, free, leniencies, accent ?? Accent.SouthernBritish);
+
+    /// <summary>The request for the day on which a rung of the ladder is taught, one rung a day before it.</summary>
+    public static LessonRequest Request(int rung, long seed, int minutes = 20)
+    {
+        var before = LettersFirst.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish);
+        var recall = new Dictionary<Correspondence, int>();
+        for (var i = 0; i < rung; i++)
+        {
+            foreach (var c in LettersFirst.Rungs[i].Correspondences) recall[c] = rung - i;
+        }
+        return new LessonRequest(before, LettersFirst.Rungs[rung], Lexicon, [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
+            recall, new Dictionary<string, int>(), Sentences, minutes, seed);
+    }
+}

@@ -1,0 +1,181 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+public class PlannerTests
+{
+    private static readonly int Rungs = Given.LettersFirst.Rungs.Length;
+
+    /// <summary>Every rung with 2 seeds, with 50 in the deep run.</summary>
+    public static TheoryData<long> Seeds => [.. Enumerable.Range(1, Given.Deep ? 50 : 2).Select(s => (long)s)];
+
+    [Theory]
+    [MemberData(nameof(Seeds))]
+    public void Whatever_a_child_reads_or_spells_is_decodable_that_day(long seed)
+    {
+        for (var rung = 0; rung < Rungs; rung++)
+        {
+            var request = Given.Request(rung, seed, Pace.Lengths[(int)(seed % 4)]);
+            var lesson = LessonPlanner.Plan(request);
+            Assert.Equal([PartKind.Revisit, PartKind.Teach, PartKind.Practise, PartKind.Apply], lesson.Parts.Select(p => p.Kind));
+            Assert.All(lesson.Parts, p => Assert.Contains(p.Activities, a => a.Items.Length > 0));
+            Assert.Empty(LessonCheck.Problems(lesson, request.Before, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon));
+            foreach (var item in ToRead(lesson, PartKind.Revisit, ActivityKind.RecentWords)) Assert.True(request.Before.CanRead(Given.Word(item.Word)), $"{rung}: {item.Word}");
+            foreach (var item in ToRead(lesson, PartKind.Practise)) Assert.True(request.After.CanRead(Given.Word(item.Word)), $"{rung}: {item.Word}");
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Seeds))]
+    public void Two_thirds_of_practise_words_have_what_is_new(long seed)
+    {
+        for (var rung = 0; rung < Rungs; rung++)
+        {
+            var request = Given.Request(rung, seed);
+            foreach (var activity in LessonPlanner.Plan(request).Parts[2].Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords))
+            {
+                var own = activity.Items.Cast<WordItem>().Count(i => Usable.Shows(request.Today, Given.Word(i.Word)));
+                Assert.True(own * 3 >= activity.Items.Length * 2, $"{request.Today.Label} {activity.Id}: {own} of {activity.Items.Length}");
+            }
+        }
+    }
+
+    [Fact]
+    public void A_rung_with_few_words_is_taught_by_ear_and_the_lesson_says_so()
+    {
+        var few = 0;
+        for (var rung = 0; rung < Rungs; rung++)
+        {
+            var request = Given.Request(rung, 1);
+            var words = Usable.Showing(request.Today, request.After, Given.Lexicon.Words).Count();
+            var lesson = LessonPlanner.Plan(request);
+            Assert.Equal(words < LessonPlanner.FewWords, lesson.Notes.Any(n => n.Code == "few-words"));
+            if (words >= LessonPlanner.FewWords) continue;
+            few++;
+            if (request.Today.Correspondences.IsEmpty) continue;
+            var kinds = lesson.Parts[2].Activities.Select(a => a.Kind).ToList();
+            Assert.Contains(ActivityKind.OralBlending, kinds);
+            Assert.Contains(ActivityKind.SpotGrapheme, kinds);
+            Assert.Contains(ActivityKind.Formation, kinds);
+        }
+        Assert.InRange(few, 1, Rungs * 15 / 100);
+    }
+
+    [Fact]
+    public void The_same_request_gives_the_same_lesson_and_another_seed_another()
+    {
+        Assert.Equal(LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))), LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))));
+        Assert.NotEqual(LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))), LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 8))));
+    }
+
+    [Theory]
+    [InlineData(15)]
+    [InlineData(20)]
+    [InlineData(25)]
+    [InlineData(30)]
+    public void The_four_parts_fit_the_minutes(int minutes)
+    {
+        for (var rung = 0; rung < Rungs; rung++)
+        {
+            var lesson = LessonPlanner.Plan(Given.Request(rung, 3, minutes));
+            Assert.True(lesson.Minutes <= minutes, $"{Given.LettersFirst.Rungs[rung].Label}: {lesson.Minutes} of {minutes}");
+        }
+    }
+
+    [Fact]
+    public void Cards_are_shuffled_and_never_have_what_is_new_today()
+    {
+        var cards = LessonPlanner.Plan(Given.Request(28, 1)).Find("revisit-cards")!.Items.Cast<CardItem>().ToList();
+        Assert.DoesNotContain(cards, c => Given.LettersFirst.Rungs[28].Correspondences.Any(t => t.Notation == c.Correspondence));
+        Assert.NotEqual(cards.Select(c => c.Correspondence), cards.Select(c => c.Correspondence).Order(StringComparer.Ordinal));
+        Assert.NotEqual(cards.Select(c => c.Correspondence), LessonPlanner.Plan(Given.Request(28, 2)).Find("revisit-cards")!.Items.Cast<CardItem>().Select(c => c.Correspondence));
+    }
+
+    [Fact]
+    public void What_is_longest_unseen_comes_back()
+    {
+        var recall = Given.Request(28, 1).Recall.ToDictionary(r => r.Key, r => r.Key.Notation == "g=g" ? 60 : 1);
+        Assert.Contains(LessonPlanner.Plan(Given.Request(28, 1) with { Recall = recall }).Find("revisit-cards")!.Items.Cast<CardItem>(), c => c.Correspondence == "g=g");
+    }
+
+    [Fact]
+    public void No_word_to_spell_has_a_common_homophone()
+    {
+        for (var rung = 0; rung < Rungs; rung++)
+        {
+            foreach (var activity in LessonPlanner.Plan(Given.Request(rung, 5)).Activities.Where(a => a.Kind == ActivityKind.SpellWords))
+            {
+                Assert.All(activity.Items.Cast<WordItem>(), i => Assert.DoesNotContain(Given.Lexicon.Homophones(Given.Word(i.Word), Accent.SouthernBritish), h => h.Zipf >= 3));
+            }
+        }
+    }
+
+    [Fact]
+    public void Choosing_others_keeps_what_is_kept_and_changes_the_rest()
+    {
+        var request = Given.Request(31, 1);
+        var lesson = LessonPlanner.Plan(request);
+        var read = lesson.Find("practise-read")!;
+        var kept = read with { Items = read.Items.SetItem(0, read.Items[0] with { Kept = true }) };
+        var refilled = LessonPlanner.Refill(request, lesson.With(kept), kept, 99);
+        Assert.Equal(read.Items.Length, refilled.Items.Length);
+        Assert.Contains(refilled.Items, i => i.Id == kept.Items[0].Id && i.Kept);
+        Assert.True(refilled.Items.Count(i => read.Items.Any(r => r.Id == i.Id)) <= read.Items.Length / 2);
+        Assert.All(refilled.Items.Cast<WordItem>(), i => Assert.True(request.After.CanRead(Given.Word(i.Word))));
+    }
+
+    [Fact]
+    public void Every_word_says_why_it_was_chosen()
+    {
+        var reasons = LessonPlanner.Plan(Given.Request(34, 1)).Find("practise-read")!.Items.Cast<WordItem>().Select(i => i.Reasons).ToList();
+        Assert.All(reasons, r => Assert.Contains(r, x => x.Code == "taps"));
+        Assert.Contains(reasons, r => r.Any(x => x.Code == "uses" && x.Arguments[0] == "ee"));
+        Assert.Contains(reasons, r => r.Any(x => x.Code == "brings-back"));
+    }
+
+    [Fact]
+    public void A_new_tricky_word_shows_its_tricky_part()
+    {
+        var rung = Given.LettersFirst.Rungs.IndexOf(Given.LettersFirst.Rungs.First(r => r.Tricky.Contains("said")));
+        var said = LessonPlanner.Plan(Given.Request(rung, 1)).Find("teach-tricky")!.Items.Cast<WordItem>().Single();
+        Assert.Equal(1, Assert.Single(said.Tricky));
+    }
+
+    [Fact]
+    public void A_stored_lesson_reads_back_whole_with_fields_in_any_order()
+    {
+        var lesson = LessonPlanner.Plan(Given.Request(20, 1));
+        var written = LessonDocument.Write(lesson);
+        Assert.Equal(written, LessonDocument.Write(LessonDocument.Read(written)));
+        Assert.Throws<FormatException>(() => LessonDocument.Read(written.Replace("\"format\":1", "\"format\":9", StringComparison.Ordinal)));
+        Assert.Throws<FormatException>(() => LessonDocument.Read("{"));
+        var late = """{"format":1,"target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-pattern","response":"listen","seconds":1,"items":[{"id":"i","kept":false,"pattern":"suffix-s","$type":"pattern"}]}]}]}""";
+        Assert.IsType<PatternItem>(LessonDocument.Read(late).Find("x")!.Items[0]);
+    }
+
+    [Fact]
+    public void A_lesson_that_broke_says_which_correspondence_is_not_taught()
+    {
+        var request = Given.Request(34, 1);
+        var lesson = LessonPlanner.Plan(request);
+        var without = Given.LettersFirst.TaughtAfter(34, Leniencies.All, Accent.SouthernBritish);
+        var problems = LessonCheck.Problems(lesson, without, without, request.TrickyToday.ToHashSet(), Given.Lexicon);
+        Assert.Contains(problems, p => p.Reasons.Contains(Reason.Of("not-taught", "ee=iː")));
+    }
+
+    [Fact]
+    public void Position_facts_add_up_and_come_with_an_example()
+    {
+        var ai = Items.Positions(Correspondence.Parse("ai=eɪ"), Given.Lexicon)!;
+        Assert.Equal(100, ai.Start + ai.Middle + ai.End);
+        Assert.True(ai.Middle > 70 && ai.End == 0);
+        Assert.NotNull(ai.MiddleExample);
+    }
+
+    private static IEnumerable<WordItem> ToRead(Lesson lesson, PartKind part, ActivityKind? kind = null) => lesson.Parts.Single(p => p.Kind == part).Activities
+        .Where(a => kind is null || a.Kind == kind).SelectMany(a => a.Items).OfType<WordItem>().Where(i => !i.Oral);
+}
