@@ -42,9 +42,29 @@ public static class LessonPlanner
     {
         var fresh = Rebuild(request with { Seed = seed }, lesson, activity);
         var kept = activity.Items.Where(i => i.Kept).ToList();
-        var others = fresh.Items.Where(i => kept.All(k => k.Id != i.Id)).ToList();
-        var unseen = others.Where(i => activity.Items.All(a => a.Id != i.Id)).Concat(others.Where(i => activity.Items.Any(a => a.Id == i.Id)));
-        return Pace.Timed(activity with { Items = [.. kept, .. unseen.Take(activity.Items.Length - kept.Count)] });
+        var others = fresh.Items.Where(i => kept.All(k => k.Id != i.Id))
+            .OrderBy(i => activity.Items.Any(a => a.Id == i.Id)).ThenByDescending(i => IsOwn(request, i)).ToList();
+        ImmutableArray<Item> items = [.. kept, .. others.Take(activity.Items.Length - kept.Count)];
+        if (activity.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords) items = WithoutExtraContrast(request, items);
+        return Pace.Timed(activity with { Items = items });
+    }
+
+    private static bool IsOwn(LessonRequest request, Item item) =>
+        item is WordItem word && request.Lexicon.Find(word.Word) is { } found && Usable.Shows(request.Today, found);
+
+    /// <summary>Drops words without today's correspondence until two thirds have it; what is kept stays.</summary>
+    private static ImmutableArray<Item> WithoutExtraContrast(LessonRequest request, ImmutableArray<Item> items)
+    {
+        while (items.Count(i => IsOwn(request, i)) * 3 < items.Length * 2 && items.LastOrDefault(i => !i.Kept && !IsOwn(request, i)) is { } extra) items = items.Remove(extra);
+        return items;
+    }
+
+    /// <summary>The activity with another item in the place of one; the same activity when there is no other.</summary>
+    public static Activity ReplaceOne(LessonRequest request, Lesson lesson, Activity activity, string itemId, long seed)
+    {
+        var held = activity with { Items = [.. activity.Items.Select(i => i with { Kept = i.Id != itemId })] };
+        var other = Refill(request, lesson, held, seed).Items.FirstOrDefault(i => activity.Items.All(a => a.Id != i.Id));
+        return other is null ? activity : activity with { Items = [.. activity.Items.Select(i => i.Id == itemId ? other : i)] };
     }
 
     private static Activity Rebuild(LessonRequest request, Lesson lesson, Activity activity)

@@ -1,0 +1,120 @@
+using System.Linq.Expressions;
+using System.Text.Json;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.ChangeTracking;
+
+namespace BoldLadder.Store;
+
+/// <summary>
+/// The tables. Every school-owned table is filtered by <see cref="School"/> here and by row-level security in the database.
+/// </summary>
+public sealed class BoldContext(DbContextOptions<BoldContext> options) : IdentityUserContext<User, Guid>(options), IDataProtectionKeyContext
+{
+    /// <summary>The school whose rows are seen; set with <see cref="EnterSchool"/>.</summary>
+    public Guid CurrentSchool { get; private set; }
+
+    public DbSet<School> Schools => Set<School>();
+
+    public DbSet<Membership> Memberships => Set<Membership>();
+
+    public DbSet<Term> Terms => Set<Term>();
+
+    public DbSet<ClosedDay> ClosedDays => Set<ClosedDay>();
+
+    public DbSet<AuditEntry> Audit => Set<AuditEntry>();
+
+    public DbSet<SchoolLadder> Ladders => Set<SchoolLadder>();
+
+    public DbSet<LadderVersion> LadderVersions => Set<LadderVersion>();
+
+    public DbSet<Group> Groups => Set<Group>();
+
+    public DbSet<GroupTeacher> GroupTeachers => Set<GroupTeacher>();
+
+    public DbSet<TeachingLogEntry> TeachingLog => Set<TeachingLogEntry>();
+
+    public DbSet<StoredLesson> Lessons => Set<StoredLesson>();
+
+    public DbSet<LessonChange> LessonChanges => Set<LessonChange>();
+
+    public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
+
+    /// <summary>Says who asks and for which school, for the rest of the open transaction: what row-level security reads.</summary>
+    public async Task EnterSchool(Guid userId, Guid schoolId)
+    {
+        CurrentSchool = schoolId;
+        await Database.ExecuteSqlAsync($"select set_config('app.user_id', {userId.ToString()}, true), set_config('app.school_id', {schoolId.ToString()}, true)");
+    }
+
+    protected override void OnModelCreating(ModelBuilder builder)
+    {
+        base.OnModelCreating(builder);
+        builder.Entity<User>().ToTable("users").Property(u => u.DisplayName).HasMaxLength(100);
+        builder.Entity<IdentityUserClaim<Guid>>().ToTable("user_claims");
+        builder.Entity<IdentityUserLogin<Guid>>().ToTable("user_logins");
+        builder.Entity<IdentityUserToken<Guid>>().ToTable("user_tokens");
+
+        Owned<School>(builder).HasKey(s => s.SchoolId);
+        Owned<Membership>(builder, school: true).HasKey(m => new { m.SchoolId, m.UserId });
+        builder.Entity<Membership>().HasOne<User>().WithMany().HasForeignKey(m => m.UserId);
+        builder.Entity<Membership>().Property(m => m.Role).HasConversion<string>().HasMaxLength(20);
+        Owned<Term>(builder, school: true).HasKey(t => new { t.SchoolId, t.Id });
+        Owned<ClosedDay>(builder, school: true).HasKey(d => new { d.SchoolId, d.Date });
+        Owned<AuditEntry>(builder, school: true).HasKey(a => new { a.SchoolId, a.Id });
+        Owned<SchoolLadder>(builder, school: true).HasKey(l => new { l.SchoolId, l.Id });
+        builder.Entity<SchoolLadder>().ToTable("ladders");
+
+        Owned<LadderVersion>(builder).HasKey(v => new { v.SchoolId, v.LadderId, v.Version });
+        builder.Entity<LadderVersion>().HasOne<SchoolLadder>().WithMany().HasForeignKey(v => new { v.SchoolId, v.LadderId });
+        builder.Entity<LadderVersion>().Property(v => v.Document).HasColumnType("jsonb").HasConversion(
+            l => LadderDocument.Write(l), text => LadderDocument.Read(text), ByText<Ladder>(LadderDocument.Write));
+
+        Owned<Group>(builder).HasKey(g => new { g.SchoolId, g.Id });
+        builder.Entity<Group>().HasOne<LadderVersion>().WithMany().HasForeignKey(g => new { g.SchoolId, g.LadderId, g.LadderVersion });
+        builder.Entity<Group>().HasIndex(g => new { g.SchoolId, g.Name }).IsUnique();
+        Owned<GroupTeacher>(builder).HasKey(t => new { t.SchoolId, t.GroupId, t.UserId });
+        builder.Entity<GroupTeacher>().HasOne<Group>().WithMany().HasForeignKey(t => new { t.SchoolId, t.GroupId });
+        builder.Entity<GroupTeacher>().HasOne<Membership>().WithMany().HasForeignKey(t => new { t.SchoolId, t.UserId });
+
+        Owned<TeachingLogEntry>(builder).HasKey(e => new { e.SchoolId, e.Id });
+        builder.Entity<TeachingLogEntry>().ToTable("teaching_log").HasOne<Group>().WithMany().HasForeignKey(e => new { e.SchoolId, e.GroupId });
+        builder.Entity<TeachingLogEntry>().HasIndex(e => new { e.SchoolId, e.GroupId, e.Date });
+        builder.Entity<TeachingLogEntry>().Property(e => e.Outcome).HasConversion<string>().HasMaxLength(20);
+
+        Owned<StoredLesson>(builder).HasKey(l => new { l.SchoolId, l.Id });
+        builder.Entity<StoredLesson>().ToTable("lessons").HasOne<Group>().WithMany().HasForeignKey(l => new { l.SchoolId, l.GroupId });
+        builder.Entity<StoredLesson>().HasIndex(l => new { l.SchoolId, l.GroupId, l.Date }).IsUnique();
+        builder.Entity<StoredLesson>().Property(l => l.Status).HasConversion<string>().HasMaxLength(20);
+        builder.Entity<StoredLesson>().Property(l => l.Version).IsConcurrencyToken();
+        LessonColumn(builder.Entity<StoredLesson>().Property(l => l.Document));
+        builder.Entity<StoredLesson>().Property(l => l.Stamp).HasColumnType("jsonb").HasConversion(
+            s => JsonSerializer.Serialize(s, LessonDocument.Json), text => JsonSerializer.Deserialize<LessonStamp>(text, LessonDocument.Json)!);
+
+        Owned<LessonChange>(builder).HasKey(c => new { c.SchoolId, c.LessonId, c.Version });
+        builder.Entity<LessonChange>().HasOne<StoredLesson>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LessonId });
+        LessonColumn(builder.Entity<LessonChange>().Property(c => c.Before));
+    }
+
+    private Microsoft.EntityFrameworkCore.Metadata.Builders.EntityTypeBuilder<T> Owned<T>(ModelBuilder builder, bool school = false)
+        where T : class, ISchoolOwned
+    {
+        var entity = builder.Entity<T>();
+        Expression<Func<T, bool>> ofCurrentSchool = row => row.SchoolId == CurrentSchool;
+        entity.HasQueryFilter(ofCurrentSchool);
+        if (school) entity.HasOne<School>().WithMany().HasForeignKey("SchoolId");
+        return entity;
+    }
+
+    private static void LessonColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<Lesson> property) =>
+        property.HasColumnType("jsonb").HasConversion(l => LessonDocument.Write(l), text => LessonDocument.Read(text), ByText<Lesson>(LessonDocument.Write));
+
+    /// <summary>Documents are compared by their text and are immutable, so a snapshot is the document itself.</summary>
+    private static ValueComparer<T> ByText<T>(Func<T, string> write)
+        where T : class =>
+        new((a, b) => ReferenceEquals(a, b) || (a != null && b != null && write(a) == write(b)), d => write(d).GetHashCode(StringComparison.Ordinal), d => d);
+}

@@ -1,0 +1,130 @@
+using System.Globalization;
+using System.Security.Cryptography;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Store;
+using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Demo;
+
+/// <summary>
+/// Fernhollow Primary, invented: a lead, two teachers, three groups at different places on one ladder, and a calendar laid around the
+/// day it is loaded.
+/// </summary>
+public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordData words, Clock clock)
+{
+    private const string TimeZone = "Europe/London";
+    private const int WeeksBefore = 22;
+    private const int WeeksAfter = 14;
+
+    private static readonly (string Name, int RungsTaught, int Minutes)[] GroupPlan = [("Otters", 12, 20), ("Kestrels", 38, 25), ("Badgers", 71, 15)];
+
+    private readonly Guid school = Guid.CreateVersion7();
+
+    /// <summary>Loads the school unless there is one, and writes the accounts to <paramref name="accountsFile"/>.</summary>
+    public async Task Load(string accountsFile)
+    {
+        if (await users.Users.AnyAsync(u => u.IsDemo)) return;
+        await using var transaction = await store.Database.BeginTransactionAsync();
+        store.Schools.Add(new School
+        {
+            SchoolId = school,
+            Name = "Fernhollow Primary",
+            TimeZone = TimeZone,
+            Accent = "southern-british",
+            Language = "en-GB",
+            SpellingVariety = "en-GB",
+            PaperSize = "A4",
+        });
+        var lead = await Person("Maya Oduya", "maya@fernhollow.example", Role.Lead);
+        var teacher = await Person("Tom Ridley", "tom@fernhollow.example", Role.Teacher);
+        var second = await Person("Lena Hartwig", "lena@fernhollow.example", Role.Teacher);
+        var calendar = AddCalendar(clock.Today(TimeZone));
+
+        var ladder = new SchoolLadder { SchoolId = school, Id = Guid.CreateVersion7(), Name = "Fernhollow letters first" };
+        store.Ladders.Add(ladder);
+        store.LadderVersions.Add(new LadderVersion { SchoolId = school, LadderId = ladder.Id, Version = 1, Document = words.LettersFirst, PublishedAt = clock.UtcNow });
+        await store.SaveChangesAsync();
+        foreach (var (name, taught, minutes) in GroupPlan)
+        {
+            var group = new Group { SchoolId = school, Id = Guid.CreateVersion7(), Name = name, LadderId = ladder.Id, LadderVersion = 1, LessonMinutes = minutes };
+            store.Groups.Add(group);
+            store.GroupTeachers.Add(new GroupTeacher { SchoolId = school, GroupId = group.Id, UserId = name == "Otters" ? teacher.Id : second.Id });
+            AddHistory(group, calendar, taught, lead.Id);
+        }
+        await store.SaveChangesAsync();
+        await WriteAccounts(accountsFile, [("phonics lead", lead), ("teacher of Otters", teacher), ("teacher of Kestrels and Badgers", second)]);
+        await transaction.CommitAsync();
+    }
+
+    private readonly Dictionary<Guid, string> passwords = [];
+
+    private async Task<User> Person(string name, string email, Role role)
+    {
+        var user = new User { Id = Guid.CreateVersion7(), UserName = email, Email = email, DisplayName = name, IsDemo = true };
+        passwords[user.Id] = Password();
+        var made = await users.CreateAsync(user, passwords[user.Id]);
+        if (!made.Succeeded) throw new InvalidOperationException(string.Join(' ', made.Errors.Select(e => e.Description)));
+        store.Memberships.Add(new Membership { SchoolId = school, UserId = user.Id, Role = role });
+        return user;
+    }
+
+    private static string Password() => string.Join('-', Enumerable.Range(0, 3).Select(_ => RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", 5))) + "A1";
+
+    /// <summary>Two terms around today with a week off between them, and one closed day.</summary>
+    private SchoolCalendar AddCalendar(DateOnly today)
+    {
+        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        (string Name, DateOnly First, DateOnly Last)[] terms =
+        [
+            ("First term", monday.AddDays(-7 * WeeksBefore), monday.AddDays((-7 * 9) + 4)),
+            ("Second term", monday.AddDays(-7 * 7), monday.AddDays((7 * WeeksAfter) + 4)),
+        ];
+        foreach (var (name, first, last) in terms) store.Terms.Add(new Term { SchoolId = school, Id = Guid.CreateVersion7(), Name = name, First = first, Last = last });
+        var closed = monday.AddDays((7 * 2) + 4);
+        store.ClosedDays.Add(new ClosedDay { SchoolId = school, Date = closed });
+        return new SchoolCalendar(terms.Select(t => (t.First, t.Last)), [closed]);
+    }
+
+    /// <summary>One rung a teaching day, up to the last teaching day before today.</summary>
+    private void AddHistory(Group group, SchoolCalendar calendar, int taught, Guid by)
+    {
+        var days = calendar.Days.Where(d => d < clock.Today(TimeZone)).TakeLast(taught).ToList();
+        for (var i = 0; i < days.Count; i++)
+        {
+            var rung = words.LettersFirst.Rungs[i];
+            store.TeachingLog.Add(new TeachingLogEntry
+            {
+                SchoolId = school,
+                Id = Guid.CreateVersion7(),
+                GroupId = group.Id,
+                Date = days[i],
+                RungId = rung.Id,
+                Outcome = LessonOutcome.Taught,
+                Correspondences = [.. rung.Correspondences.Select(c => c.Notation)],
+                Patterns = [.. rung.Patterns.Each().Select(p => p.Id())],
+                Tricky = [.. rung.Tricky],
+                Seen = Review(i),
+                Words = [],
+                RecordedAt = clock.UtcNow,
+                RecordedBy = by,
+            });
+        }
+    }
+
+    /// <summary>Each lesson showed six earlier correspondences again, in turn.</summary>
+    private string[] Review(int rung)
+    {
+        var earlier = words.LettersFirst.Rungs.Take(rung).SelectMany(r => r.Correspondences).Select(c => c.Notation).ToList();
+        return [.. Enumerable.Range(0, Math.Min(6, earlier.Count)).Select(k => earlier[((rung * 6) + k) % earlier.Count]).Distinct()];
+    }
+
+    private async Task WriteAccounts(string file, (string Role, User User)[] people)
+    {
+        var lines = people.Select(p => string.Create(CultureInfo.InvariantCulture, $"{p.Role}\t{p.User.Email}\t{passwords[p.User.Id]}"));
+        await File.WriteAllTextAsync(file, string.Join('\n', lines) + "\n");
+        if (!OperatingSystem.IsWindows()) File.SetUnixFileMode(file, UnixFileMode.UserRead | UnixFileMode.UserWrite);
+    }
+}

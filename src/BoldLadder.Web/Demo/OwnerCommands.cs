@@ -1,0 +1,39 @@
+using BoldLadder.Store;
+using BoldLadder.Web.Setup;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Demo;
+
+/// <summary>
+/// What runs as the owner of the tables, before the app serves: <c>migrate</c>, and <c>load-demo FILE</c>, which loads the demo school
+/// once and writes its accounts, made for this install, to the file.
+/// </summary>
+public static class OwnerCommands
+{
+    public static async Task<int> Run(string[] args)
+    {
+        var builder = Host.CreateApplicationBuilder();
+        builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        builder.Services.AddDbContext<BoldContext>(options => options
+            .UseNpgsql(builder.Configuration.GetConnectionString("Owner")).UseSnakeCaseNamingConvention());
+        builder.Services.AddIdentityCore<User>().AddEntityFrameworkStores<BoldContext>();
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton<Clock>();
+        builder.Services.AddSingleton<WordData>();
+        builder.Services.AddScoped<DemoSchool>();
+        using var host = builder.Build();
+        using var scope = host.Services.CreateScope();
+        if (args is ["migrate"])
+        {
+            await scope.ServiceProvider.GetRequiredService<BoldContext>().Database.MigrateAsync();
+            return 0;
+        }
+        if (args is ["load-demo", var file])
+        {
+            await scope.ServiceProvider.GetRequiredService<DemoSchool>().Load(file);
+            return 0;
+        }
+        await Console.Error.WriteLineAsync("Usage: BoldLadder.Web migrate | BoldLadder.Web load-demo ACCOUNTS-FILE");
+        return 2;
+    }
+}

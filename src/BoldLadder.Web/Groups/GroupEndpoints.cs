@@ -1,0 +1,41 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Store;
+using BoldLadder.Web.Schools;
+using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Groups;
+
+/// <param name="LessonDate">Today when it is a teaching day, else the next one; null past the end of the calendar.</param>
+public sealed record GroupView(
+    Guid Id, string Name, Guid LadderId, int LadderVersion, int LessonMinutes, int RungsTaught, int Rungs, string? NextRung,
+    DateOnly? LessonDate, bool IsToday, LessonStatus? Status);
+
+/// <summary>The groups this person may see.</summary>
+public static class GroupEndpoints
+{
+    public static void MapGroups(this IEndpointRouteBuilder school) => school.MapGet("/groups", List).WithName("listGroups");
+
+    /// <summary>The group, or the answer that there is none for this person.</summary>
+    public static async Task<(Group? Group, ProblemHttpResult? Problem)> Find(SchoolScope scope, Guid groupId) =>
+        await scope.Groups.AsNoTracking().SingleOrDefaultAsync(g => g.Id == groupId) is { } group
+            ? (group, null)
+            : (null, Problem.NotFound("unknown-group", "There is no such group among yours. Choose one from the list of groups."));
+
+    private static async Task<Ok<List<GroupView>>> List(SchoolScope scope)
+    {
+        var date = (await scope.Calendar()).OnOrAfter(scope.Today);
+        var views = new List<GroupView>();
+        foreach (var group in await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync())
+        {
+            var ladder = (await scope.Ladder(group.LadderId, group.LadderVersion))!;
+            var progress = new Progress(ladder, await TeachingLogReader.Facts(scope, group.Id));
+            var lesson = await scope.Store.Lessons.Where(l => l.GroupId == group.Id && l.Date == date).Select(l => new { l.Status, l.RungId }).SingleOrDefaultAsync();
+            var rung = lesson is null ? progress.Remaining.FirstOrDefault() : ladder.Rungs.FirstOrDefault(r => r.Id == lesson.RungId);
+            views.Add(new GroupView(group.Id, group.Name, group.LadderId, group.LadderVersion, group.LessonMinutes,
+                ladder.Rungs.Length - progress.Remaining.Length, ladder.Rungs.Length, rung?.Label, date, date == scope.Today, lesson?.Status));
+        }
+        return TypedResults.Ok(views);
+    }
+}

@@ -1,0 +1,91 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+using BoldLadder.Web.Schools;
+using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Caching.Memory;
+
+namespace BoldLadder.Web.Ladders;
+
+public sealed record LadderSummary(Guid Id, string Name, int LatestVersion);
+
+public sealed record LadderView(Guid Id, string Name, int Version, int Words, IReadOnlyList<RungView> Rungs, IReadOnlyList<GroupPlace> Groups);
+
+/// <param name="NewWords">Words for lessons that become readable with this rung.</param>
+/// <param name="Readable">The same, all rungs so far.</param>
+public sealed record RungView(
+    string Id, string Label, string Stage, IReadOnlyList<CorrespondenceView> Correspondences, IReadOnlyList<string> Patterns,
+    IReadOnlyList<string> Tricky, int NewWords, int Readable, string? Reason);
+
+public sealed record CorrespondenceView(string Notation, string Grapheme, string Sounds, string KeyWord);
+
+/// <summary>A group that follows this ladder, and the rung it comes to next; null when it has climbed them all.</summary>
+public sealed record GroupPlace(Guid GroupId, string Name, string? NextRungId);
+
+public sealed record RungWord(string Word, string Graphemes, string Phonemes, IReadOnlyList<int> Marks, int Taps, bool KnownAtFive);
+
+/// <summary>The ladder with what each rung unlocks.</summary>
+public static class LadderEndpoints
+{
+    public static void MapLadders(this IEndpointRouteBuilder school)
+    {
+        school.MapGet("/ladders", async (SchoolScope scope) => TypedResults.Ok(await scope.Store.Ladders
+            .Select(l => new LadderSummary(l.Id, l.Name, scope.Store.LadderVersions.Where(v => v.LadderId == l.Id).Max(v => v.Version)))
+            .OrderBy(l => l.Name).ToListAsync())).WithName("listLadders");
+        school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}", Show).WithName("getLadder");
+        school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/rungs/{rungId}/words", ShowWords).WithName("getRungWords");
+    }
+
+    private static ProblemHttpResult UnknownLadder() => Problem.NotFound("unknown-ladder", "There is no such ladder or version. Go back to the list of ladders.");
+
+    private static async Task<Results<Ok<LadderView>, ProblemHttpResult>> Show(Guid ladderId, int version, SchoolScope scope, WordData words, IMemoryCache cache)
+    {
+        var name = await scope.Store.Ladders.Where(l => l.Id == ladderId).Select(l => l.Name).SingleOrDefaultAsync();
+        if (name is null || await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
+        var unlocks = Unlocks((ladderId, version), ladder, scope, words, cache);
+        var groups = await scope.Groups.AsNoTracking().Where(g => g.LadderId == ladderId && g.LadderVersion == version).OrderBy(g => g.Name).ToListAsync();
+        var places = new List<GroupPlace>();
+        foreach (var group in groups)
+        {
+            var progress = new Progress(ladder, await TeachingLogReader.Facts(scope, group.Id));
+            places.Add(new GroupPlace(group.Id, group.Name, progress.Remaining.FirstOrDefault()?.Id));
+        }
+        var readable = 0;
+        var rungs = ladder.Rungs.Select((r, i) => new RungView(
+            r.Id, r.Label, r.Stage,
+            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord))],
+            [.. r.Patterns.Each().Select(p => p.Id())], r.Tricky, unlocks[i].Count, readable += unlocks[i].Count, r.Reason)).ToList();
+        return TypedResults.Ok(new LadderView(ladderId, name, version, words.Lexicon.Words.Length, rungs, places));
+    }
+
+    private static async Task<Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult>> ShowWords(
+        Guid ladderId, int version, string rungId, SchoolScope scope, WordData words, IMemoryCache cache)
+    {
+        if (await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
+        var at = ladder.IndexOf(rungId);
+        if (at < 0) return Problem.NotFound("unknown-rung", "This rung is not on this version of the ladder. Choose one from the ladder.");
+        IReadOnlyList<RungWord> list = [.. Unlocks((ladderId, version), ladder, scope, words, cache)[at]
+            .OrderByDescending(w => w.Flags.HasFlag(WordFlags.KnownAtFive)).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
+            .Select(w => new RungWord(w.Spelling, w.Segmentation.Graphemes, w.Segmentation.Phonemes,
+                [.. w.Segmentation.Letters().Select(l => l.Part)], w.Segmentation.Taps, w.Flags.HasFlag(WordFlags.KnownAtFive)))];
+        return TypedResults.Ok(list);
+    }
+
+    /// <summary>For each rung the words that it unlocks: a published version never changes, so this is computed once.</summary>
+    private static IReadOnlyList<List<Word>> Unlocks((Guid, int) version, Ladder ladder, SchoolScope scope, WordData words, IMemoryCache cache) =>
+        cache.GetOrCreate((version, scope.School.Accent), entry =>
+        {
+            entry.SlidingExpiration = TimeSpan.FromHours(1);
+            var unread = words.Lexicon.Words.Where(Usable.InLessons).ToList();
+            var unlocked = new List<List<Word>>();
+            for (var i = 1; i <= ladder.Rungs.Length; i++)
+            {
+                var taught = ladder.TaughtAfter(i, Leniencies.All, scope.Accent);
+                unlocked.Add(unread.FindAll(taught.CanRead));
+                unread.RemoveAll(taught.CanRead);
+            }
+            return unlocked;
+        })!;
+}

@@ -1,0 +1,151 @@
+using BoldLadder.Store;
+using BoldLadder.Web.Groups;
+using BoldLadder.Web.Schools;
+using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Lessons;
+
+/// <summary>Opening, changing and closing a lesson.</summary>
+public static class LessonEndpoints
+{
+    public static void MapLessons(this IEndpointRouteBuilder school)
+    {
+        school.MapPut("/groups/{groupId:guid}/lessons/{date}", Open).WithName("openLesson");
+        school.MapGet("/groups/{groupId:guid}/lessons/{date}", Show).WithName("getLesson");
+        school.MapPost("/groups/{groupId:guid}/lessons/{date}/commands", Change).WithName("changeLesson");
+        school.MapPost("/groups/{groupId:guid}/lessons/{date}/closing", Close).WithName("closeLesson");
+    }
+
+    private static ProblemHttpResult NotPlanned() => Problem.NotFound("no-lesson", "No lesson has been planned for this day yet. Open the day to plan it.");
+
+    private static ProblemHttpResult OutsideCalendar() => Problem.Of(StatusCodes.Status422UnprocessableEntity, "outside-calendar",
+        "There are no lessons on that day: it is outside the school's terms, a weekend or a closed day. Choose a teaching day.");
+
+    /// <summary>The stored lesson, planned first where there is none: sending it twice changes nothing.</summary>
+    private static async Task<Results<Ok<LessonView>, ProblemHttpResult>> Open(Guid groupId, DateOnly date, SchoolScope scope, LessonMaking making)
+    {
+        var (group, problem) = await GroupEndpoints.Find(scope, groupId);
+        if (group is null) return problem!;
+        var day = await making.Day(group, date);
+        if (!day.Calendar.IsTeachingDay(date)) return OutsideCalendar();
+        await Lock(scope, groupId);
+        if (await Stored(scope, groupId, date) is { } stored) return TypedResults.Ok(await making.View(stored, day));
+        if (date < scope.Today)
+        {
+            return Problem.Of(StatusCodes.Status422UnprocessableEntity, "day-is-past", "That day is past and no lesson was planned for it. Open today or a later day.");
+        }
+        if (day.Rung is null) return LessonMaking.LadderClimbed();
+        var lesson = making.Plan(day, day.Rung);
+        scope.Store.Lessons.Add(lesson);
+        scope.Audit("lesson-planned", lesson.Id);
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.Ok(await making.View(lesson, day));
+    }
+
+    private static async Task<Results<Ok<LessonView>, ProblemHttpResult>> Show(Guid groupId, DateOnly date, SchoolScope scope, LessonMaking making)
+    {
+        var (group, problem) = await GroupEndpoints.Find(scope, groupId);
+        if (group is null) return problem!;
+        return await Stored(scope, groupId, date) is { } stored ? TypedResults.Ok(await making.View(stored, await making.Day(group, date))) : NotPlanned();
+    }
+
+    private static async Task<Results<Ok<LessonView>, ProblemHttpResult>> Change(
+        Guid groupId, DateOnly date, LessonCommand command, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, LessonMaking making)
+    {
+        var (group, problem) = await GroupEndpoints.Find(scope, groupId);
+        if (group is null) return problem!;
+        await Lock(scope, groupId);
+        if (await Stored(scope, groupId, date) is not { } lesson) return NotPlanned();
+        if (await Stale(scope, lesson, ifMatch) is { } stale) return stale;
+        if (lesson.Status != LessonStatus.Planned)
+        {
+            return Problem.Of(StatusCodes.Status409Conflict, "lesson-closed", "This lesson is closed and stays as it was taught. Open another day to plan.");
+        }
+        var day = await making.Day(group, date);
+        var undone = command.Type == LessonCommandType.Undo ? await LastChange(scope, lesson) : null;
+        var (changed, refusal) = LessonChanges.Apply(making, day, lesson, command, undone);
+        if (refusal is not null) return refusal;
+        scope.Store.LessonChanges.Add(new LessonChange
+        {
+            SchoolId = scope.School.SchoolId,
+            LessonId = lesson.Id,
+            Version = lesson.Version + 1,
+            Command = System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(command.Type.ToString()),
+            Subject = command.ItemId ?? command.ActivityId,
+            Before = lesson.Document,
+            Undoes = undone?.Version,
+            At = scope.UtcNow,
+            UserId = scope.UserId,
+        });
+        if (command.Type == LessonCommandType.PlanAgain)
+        {
+            lesson.RungId = day.Rung!.Id;
+            lesson.Stamp = making.Stamp(day, lesson.Stamp.Seed);
+        }
+        lesson.Document = changed!;
+        lesson.Version++;
+        LessonMaking.Describe(lesson);
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.Ok(await making.View(lesson, day));
+    }
+
+    private static async Task<Results<Ok<LessonView>, ProblemHttpResult>> Close(
+        Guid groupId, DateOnly date, CloseRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, LessonMaking making)
+    {
+        var (group, problem) = await GroupEndpoints.Find(scope, groupId);
+        if (group is null) return problem!;
+        await Lock(scope, groupId);
+        if (await Stored(scope, groupId, date) is not { } lesson) return NotPlanned();
+        var entries = await scope.Store.TeachingLog.AsNoTracking().Where(e => e.GroupId == groupId && e.Date == date).ToListAsync();
+        if (entries.Exists(e => e.Id == request.EntryId)) return TypedResults.Ok(await making.View(lesson, await making.Day(group, date)));
+        if (await Stale(scope, lesson, ifMatch) is { } stale) return stale;
+        if (date > scope.Today)
+        {
+            return Problem.Of(StatusCodes.Status422UnprocessableEntity, "day-to-come", "This lesson is still to come. Close it on its day.");
+        }
+        if (request.EntryId == Guid.Empty || (request.Outcome == LessonOutcome.Stopped && (request.StoppedAt is null || lesson.Document.Find(request.StoppedAt) is null)))
+        {
+            return Problem.Of(StatusCodes.Status422UnprocessableEntity, "closing-incomplete", "Say which activity you stopped at: choose one of this lesson's.");
+        }
+        var day = await making.Day(group, date);
+        scope.Store.TeachingLog.Add(Closing.Entry(scope, lesson, day.Ladder, request, entries));
+        lesson.Status = request.Outcome switch { LessonOutcome.Taught => LessonStatus.Taught, LessonOutcome.Stopped => LessonStatus.Stopped, _ => LessonStatus.NotTaught };
+        lesson.StoppedAt = request.Outcome == LessonOutcome.Stopped ? request.StoppedAt : null;
+        lesson.Version++;
+        scope.Audit("lesson-closed", lesson.Id);
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.Ok(await making.View(lesson, await making.Day(group, date)));
+    }
+
+    private static Task<StoredLesson?> Stored(SchoolScope scope, Guid groupId, DateOnly date) =>
+        scope.Store.Lessons.SingleOrDefaultAsync(l => l.GroupId == groupId && l.Date == date);
+
+    private static async Task<LessonChange?> LastChange(SchoolScope scope, StoredLesson lesson)
+    {
+        var changes = await scope.Store.LessonChanges.AsNoTracking().Where(c => c.LessonId == lesson.Id).OrderByDescending(c => c.Version).ToListAsync();
+        var undone = changes.Select(c => c.Undoes).OfType<int>().ToHashSet();
+        return changes.Find(c => c.Undoes is null && !undone.Contains(c.Version));
+    }
+
+    /// <summary>The answer to a change that was made on another version: what has happened since, so that nothing is lost.</summary>
+    private static async Task<ProblemHttpResult?> Stale(SchoolScope scope, StoredLesson lesson, string? ifMatch)
+    {
+        if (!int.TryParse(ifMatch?.Trim('"'), System.Globalization.CultureInfo.InvariantCulture, out var version))
+        {
+            return Problem.Of(StatusCodes.Status428PreconditionRequired, "version-missing", "Say which version you changed, in If-Match. Reload the lesson to see it.");
+        }
+        if (version == lesson.Version) return null;
+        var since = await scope.Store.LessonChanges.Where(c => c.LessonId == lesson.Id && c.Version > version).OrderBy(c => c.Version)
+            .Select(c => new ChangeSince(c.Version, c.Command, c.Subject, c.At)).ToListAsync();
+        return Problem.Of(StatusCodes.Status409Conflict, "changed-meanwhile",
+            "Someone changed this lesson meanwhile. It has been loaded again as it is now; make your change once more.",
+            new() { ["version"] = lesson.Version, ["since"] = since });
+    }
+
+    /// <summary>One at a time for each group, so that two openings make one lesson and two changes don't overtake each other.</summary>
+    private static Task Lock(SchoolScope scope, Guid groupId) =>
+        scope.Store.Database.ExecuteSqlAsync($"select pg_advisory_xact_lock(hashtextextended({groupId.ToString()}, 0))");
+}

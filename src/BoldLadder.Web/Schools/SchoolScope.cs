@@ -1,0 +1,60 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Store;
+using BoldLadder.Web.Setup;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Schools;
+
+/// <summary>The school of the request: who asks, in which role, and its settings. Filled by <see cref="SchoolFilter"/>.</summary>
+public sealed class SchoolScope(BoldContext store, Clock clock)
+{
+    private School? school;
+
+    public School School => school ?? throw new InvalidOperationException("This endpoint is not inside a school.");
+
+    public Guid UserId { get; private set; }
+
+    public Role Role { get; private set; }
+
+    public BoldContext Store => store;
+
+    public DateOnly Today => clock.Today(School);
+
+    public DateTime UtcNow => clock.UtcNow;
+
+    public Accent Accent => Accent.Parse(School.Accent);
+
+    /// <summary>Fills the scope; false when the person does not belong to the school.</summary>
+    public async Task<bool> Enter(Guid userId, Guid schoolId)
+    {
+        await store.EnterSchool(userId, schoolId);
+        var membership = await store.Memberships.AsNoTracking().SingleOrDefaultAsync(m => m.UserId == userId);
+        if (membership is null) return false;
+        (UserId, Role) = (userId, membership.Role);
+        school = await store.Schools.AsNoTracking().SingleAsync();
+        return true;
+    }
+
+    /// <summary>The groups this person may see: all for a lead, their own for a teacher.</summary>
+    public IQueryable<Group> Groups => Role == Role.Lead
+        ? store.Groups
+        : store.Groups.Where(g => store.GroupTeachers.Any(t => t.GroupId == g.Id && t.UserId == UserId));
+
+    public async Task<SchoolCalendar> Calendar() => new(
+        (await store.Terms.AsNoTracking().ToListAsync()).Select(t => (t.First, t.Last)),
+        await store.ClosedDays.Select(d => d.Date).ToListAsync());
+
+    public async Task<Ladder?> Ladder(Guid ladderId, int version) =>
+        (await store.LadderVersions.AsNoTracking().SingleOrDefaultAsync(v => v.LadderId == ladderId && v.Version == version))?.Document;
+
+    public void Audit(string action, Guid subject) => store.Audit.Add(new AuditEntry
+    {
+        SchoolId = School.SchoolId,
+        Id = Guid.CreateVersion7(),
+        UserId = UserId,
+        At = UtcNow,
+        Action = action,
+        Subject = subject,
+    });
+}

@@ -1,0 +1,23 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Schools;
+
+/// <summary>Reads a group's teaching log: entries that a later one supersedes don't count.</summary>
+public static class TeachingLogReader
+{
+    public static async Task<IReadOnlyList<TaughtFact>> Facts(SchoolScope scope, Guid groupId)
+    {
+        var entries = await Standing(scope, groupId);
+        return [.. entries.Where(e => e.Outcome != LessonOutcome.NotTaught)
+            .Select(e => new TaughtFact(e.Date, [.. e.Correspondences], [.. e.Patterns], [.. e.Tricky], [.. e.Seen], [.. e.Words]))];
+    }
+
+    public static async Task<List<TeachingLogEntry>> Standing(SchoolScope scope, Guid groupId)
+    {
+        var entries = await scope.Store.TeachingLog.AsNoTracking().Where(e => e.GroupId == groupId).OrderBy(e => e.Date).ThenBy(e => e.RecordedAt).ToListAsync();
+        var superseded = entries.Select(e => e.Supersedes).OfType<Guid>().ToHashSet();
+        return [.. entries.Where(e => !superseded.Contains(e.Id))];
+    }
+}

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import type { Activity, LessonView, WordItem } from '../lesson/lesson';
+import { canReveal, shuffled, slidesOf } from './slides';
+
+const word = (spelling: string, oral = false): WordItem => ({
+  $type: 'word',
+  id: `read:${spelling}`,
+  kept: false,
+  word: spelling,
+  graphemes: '',
+  phonemes: '',
+  marks: [],
+  taps: 3,
+  tricky: [],
+  oral,
+  reasons: [],
+});
+
+const activity = (id: string, items: Activity['items']): Activity => ({ id, kind: 'read-words', response: 'say-together', seconds: 60, items });
+
+const lesson = {
+  parts: [
+    { kind: 'revisit', activities: [activity('oral', [word('fish', true), word('moon', true)])] },
+    { kind: 'practise', activities: [activity('read', [word('sheep'), word('tree'), word('feet')])] },
+  ],
+} as unknown as LessonView['lesson'];
+
+describe('slidesOf', () => {
+  it('shows one thing at a time, each activity named first', () => {
+    expect(slidesOf(lesson).map((s) => (s.item ? s.item.id : s.activity.id))).toEqual(['oral', 'read', 'read:sheep', 'read:tree', 'read:feet']);
+  });
+
+  it('never shows print that only the adult says', () => {
+    expect(slidesOf(lesson).some((s) => s.item?.id === 'read:fish')).toBe(false);
+  });
+});
+
+describe('shuffled', () => {
+  it('keeps the items of the activity, changes the first, and leaves other slides', () => {
+    const before = slidesOf(lesson);
+    for (const draw of [0, 0.3, 0.6, 0.99]) {
+      const after = shuffled(before, 'read', () => draw);
+      expect(after.map((s) => s.item?.id).sort()).toEqual(before.map((s) => s.item?.id).sort());
+      expect(after[2]!.item!.id).not.toBe('read:sheep');
+      expect(after[0]).toBe(before[0]);
+    }
+  });
+});
+
+describe('canReveal', () => {
+  it('is for words only', () => {
+    expect(slidesOf(lesson).map(canReveal)).toEqual([false, false, true, true, true]);
+  });
+});

@@ -1,0 +1,44 @@
+import type { Activity, Item, LessonView } from '../lesson/lesson';
+
+/** One thing on the board at a time: an activity's name, or one of its items. */
+export interface Slide {
+  part: LessonView['lesson']['parts'][number]['kind'];
+  activity: Activity;
+  /** Null on the slide that names the activity. */
+  item: Item | null;
+  /** Where the item is among those of its activity, from 1. */
+  at: number;
+}
+
+/** The slides of a lesson in order. What only the adult says gets one slide without print. */
+export function slidesOf(lesson: LessonView['lesson']): Slide[] {
+  return lesson.parts.flatMap((part) =>
+    part.activities.flatMap((activity): Slide[] => {
+      const name: Slide = { part: part.kind, activity, item: null, at: 0 };
+      if (activity.items.some((i) => i.$type === 'word' && i.oral)) return [name];
+      return [name, ...activity.items.map((item, i) => ({ part: part.kind, activity, item, at: i + 1 }))];
+    }),
+  );
+}
+
+/** The slides with the items of one activity in another order; the first item is a new one where it can be. */
+export function shuffled(slides: Slide[], activityId: string, random: () => number = Math.random): Slide[] {
+  const places = slides.flatMap((s, i) => (s.activity.id === activityId && s.item ? [i] : []));
+  const items = places.map((i) => slides[i]!.item);
+  for (let i = items.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [items[i], items[j]] = [items[j]!, items[i]!];
+  }
+  const first = slides[places[0] ?? -1]?.item;
+  if (items.length > 1 && items[0] === first) items.push(items.shift()!);
+  const result = [...slides];
+  places.forEach((place, i) => {
+    result[place] = { ...slides[place]!, item: items[i]! };
+  });
+  return result;
+}
+
+/** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word. */
+export function canReveal(slide: Slide): boolean {
+  return slide.item?.$type === 'word';
+}

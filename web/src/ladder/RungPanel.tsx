@@ -1,0 +1,60 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { labelText, text } from '../text/text';
+import { MarkedWord } from '../words/MarkedWord';
+import { shown } from '../words/spelling';
+
+/** A rung's words with their segmentation, easiest first. */
+export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderView']; rung: Schemas['RungView']; number: number }) {
+  const { school } = useSchool();
+  const [find, setFind] = useState('');
+  const words = useQuery({
+    queryKey: ['rung-words', school.id, ladder.id, ladder.version, rung.id],
+    queryFn: () =>
+      answered(
+        client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/rungs/{rungId}/words', {
+          params: { path: { schoolId: school.id, ladderId: ladder.id, version: ladder.version, rungId: rung.id } },
+        }),
+      ),
+    staleTime: Infinity,
+  });
+  const matching = words.data?.filter((w) => w.word.includes(find.trim().toLowerCase())) ?? [];
+  return (
+    <>
+      <h2>{text('ladder.rung', { number, label: labelText(rung.label) })}</h2>
+      <p>
+        {rung.correspondences.map((c) => (
+          <span key={c.notation} className="correspondence">
+            <span className="literacy">{c.grapheme}</span> /{c.sounds}/ <span className="quiet">{text('ladder.asIn', { word: c.keyWord })}</span>
+          </span>
+        ))}
+      </p>
+      {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
+      {rung.reason && <p className="flag-note">{text('ladder.thinWhy')}</p>}
+      {words.isPending && <Loading />}
+      {words.error && <ErrorNote problem={words.error} retry={() => void words.refetch()} />}
+      {words.data && (
+        <>
+          <h3>{text('ladder.unlocked', { count: words.data.length })}</h3>
+          {words.data.length === 0 && <p className="quiet">{text('ladder.noWords')}</p>}
+          {words.data.length > 12 && (
+            <Form.Control className="find" type="search" aria-label={text('ladder.search')} placeholder={text('ladder.search')} value={find} onChange={(e) => setFind(e.target.value)} />
+          )}
+          {words.data.length > 0 && matching.length === 0 && <p className="quiet">{text('ladder.noMatch', { text: find })}</p>}
+          <ul className="rung-words">
+            {matching.map((w) => (
+              <li key={w.word} title={`/${w.phonemes.replaceAll('|', ' ')}/`}>
+                <MarkedWord word={w.word} marks={w.marks} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}

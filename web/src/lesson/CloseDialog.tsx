@@ -1,0 +1,84 @@
+import { useState, type FormEvent } from 'react';
+import { Button, Form, Modal } from 'react-bootstrap';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { labelText, text, textOf } from '../text/text';
+import type { Closing, LessonView, useLessonChanges } from './lesson';
+
+interface Props {
+  view: LessonView;
+  close: ReturnType<typeof useLessonChanges>['close'];
+  onHide: () => void;
+}
+
+/** How the lesson went: one choice. Sending it again after a lost answer records it once. */
+export function CloseDialog({ view, close, onHide }: Props) {
+  const { school } = useSchool();
+  const activities = view.lesson.parts.flatMap((p) => p.activities);
+  const [entryId] = useState(() => crypto.randomUUID());
+  const [outcome, setOutcome] = useState<Closing['outcome']>('taught');
+  const [stoppedAt, setStoppedAt] = useState(activities[activities.length - 1]?.id ?? '');
+  const toCome = view.date > school.today;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    close.mutate({ entryId, outcome, stoppedAt: outcome === 'stopped' ? stoppedAt : null }, { onSuccess: onHide });
+  };
+  return (
+    <Modal show onHide={onHide} animation={false} aria-labelledby="close-title">
+      <Modal.Body as="form" onSubmit={submit}>
+        <h2 id="close-title">{text('close.title')}</h2>
+        {toCome && <p>{text('close.notYet')}</p>}
+        <fieldset disabled={toCome} className="close-choices">
+          <legend className="visually-hidden">{text('close.title')}</legend>
+          <Form.Check
+            type="radio"
+            name="outcome"
+            id="outcome-taught"
+            label={
+              <>
+                {text('close.taught')} <span className="quiet">{text('close.taughtHelp', { what: labelText(view.rungLabel) })}</span>
+              </>
+            }
+            checked={outcome === 'taught'}
+            onChange={() => setOutcome('taught')}
+          />
+          <Form.Check type="radio" name="outcome" id="outcome-stopped" label={text('close.stopped')} checked={outcome === 'stopped'} onChange={() => setOutcome('stopped')} />
+          {outcome === 'stopped' && (
+            <Form.Select aria-label={text('close.activity')} value={stoppedAt} onChange={(e) => setStoppedAt(e.target.value)}>
+              {view.lesson.parts.map((part) => (
+                <optgroup key={part.kind} label={textOf('part', part.kind)}>
+                  {part.activities.map((a) => (
+                    <option key={a.id} value={a.id}>
+                      {textOf('activity', a.kind)}
+                    </option>
+                  ))}
+                </optgroup>
+              ))}
+            </Form.Select>
+          )}
+          <Form.Check
+            type="radio"
+            name="outcome"
+            id="outcome-not-taught"
+            label={
+              <>
+                {text('close.notTaught')} <span className="quiet">{text('close.notTaughtHelp')}</span>
+              </>
+            }
+            checked={outcome === 'not-taught'}
+            onChange={() => setOutcome('not-taught')}
+          />
+        </fieldset>
+        {close.error && <ErrorNote problem={close.error} />}
+        <div className="dialog-actions">
+          <Button type="submit" disabled={toCome || close.isPending}>
+            {text('close.save')}
+          </Button>
+          <Button variant="outline-secondary" onClick={onHide}>
+            {text('close.cancel')}
+          </Button>
+        </div>
+      </Modal.Body>
+    </Modal>
+  );
+}

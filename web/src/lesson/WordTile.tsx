@@ -1,0 +1,59 @@
+import { useId, useState, type KeyboardEvent } from 'react';
+import { reasonText, text } from '../text/text';
+import { MarkedWord } from '../words/MarkedWord';
+import type { Command, WordItem } from './lesson';
+
+interface Props {
+  item: WordItem;
+  broken: boolean;
+  editable: boolean;
+  busy: boolean;
+  onCommand: (command: Command) => void;
+}
+
+/** A word with its sound marks. Focus it, then W: why this one, A: another, K: keep. */
+export function WordTile({ item, broken, editable, busy, onCommand }: Props) {
+  const [open, setOpen] = useState(false);
+  const panel = useId();
+  const another = () => !busy && onCommand({ type: 'replace-one', itemId: item.id });
+  const keep = () => !busy && onCommand({ type: 'keep', itemId: item.id, kept: !item.kept });
+  const onKey = (event: KeyboardEvent) => {
+    const action = { w: () => setOpen(!open), a: editable ? another : undefined, k: editable ? keep : undefined, Escape: () => setOpen(false) }[event.key];
+    if (!action || event.ctrlKey || event.metaKey || event.altKey) return;
+    event.preventDefault();
+    event.stopPropagation();
+    action();
+  };
+  const trickyLetters = item.tricky.map((i) => item.graphemes.split('|')[i]).join(', ');
+  return (
+    // The keys work from the word and from the buttons inside its tile.
+    // eslint-disable-next-line jsx-a11y/no-static-element-interactions
+    <div className={`tile${item.kept ? ' kept' : ''}${broken ? ' broken' : ''}`} data-word={item.word} onKeyDown={onKey}>
+      <button type="button" className="tile-word literacy" aria-expanded={open} aria-controls={panel} onClick={() => setOpen(!open)}>
+        <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />
+      </button>
+      {item.kept && <span className="kept-flag">{text('lesson.kept')}</span>}
+      {open && (
+        <div className="why" id={panel}>
+          <p>
+            <strong>{text('lesson.why')}</strong>
+          </p>
+          <p>
+            /{item.phonemes.replaceAll('|', ' ')}/ · {item.reasons.map(reasonText).join(' · ')}
+            {trickyLetters && ` · ${text('tricky.part', { letters: trickyLetters })}`}
+          </p>
+          {editable && (
+            <p className="tile-actions">
+              <button type="button" disabled={busy} onClick={another}>
+                {text('lesson.another')} <kbd>A</kbd>
+              </button>
+              <button type="button" disabled={busy} aria-pressed={item.kept} onClick={keep}>
+                {text('lesson.keep')} <kbd>K</kbd>
+              </button>
+            </p>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

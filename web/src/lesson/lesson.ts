@@ -1,0 +1,63 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answered, ApiProblem, client, type Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+
+export type LessonView = Schemas['LessonView'];
+export type Activity = Schemas['Activity'];
+export type Item = Schemas['Item'];
+export type WordItem = Schemas['ItemWordItem'];
+export type CardItem = Schemas['ItemCardItem'];
+export type SentenceItem = Schemas['ItemSentenceItem'];
+export type Command = Partial<Schemas['LessonCommand']> & Pick<Schemas['LessonCommand'], 'type'>;
+export type Closing = Schemas['CloseRequest'];
+
+/** The lesson of a group on a day, planned by the server when the day is opened for the first time. */
+export function useLesson(groupId: string, date: string) {
+  const { school } = useSchool();
+  return useQuery({
+    queryKey: ['lesson', school.id, groupId, date],
+    queryFn: () => answered(client.PUT('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}', { params: { path: { schoolId: school.id, groupId, date } } })),
+    staleTime: Infinity,
+  });
+}
+
+/** Changes and closings of a lesson; a stale version loads the lesson as it is now. */
+export function useLessonChanges(lesson: LessonView) {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const key = ['lesson', school.id, lesson.groupId, lesson.date];
+  const params = { path: { schoolId: school.id, groupId: lesson.groupId, date: lesson.date }, header: { 'If-Match': String(lesson.version) } };
+  const settle = {
+    onSuccess: (changed: LessonView) => {
+      queries.setQueryData(key, changed);
+      void queries.invalidateQueries({ queryKey: ['groups'] });
+      void queries.invalidateQueries({ queryKey: ['ladder'] });
+    },
+    onError: (problem: Error) => {
+      if (problem instanceof ApiProblem && problem.code === 'changed-meanwhile') void queries.invalidateQueries({ queryKey: key });
+    },
+  };
+  const change = useMutation({
+    mutationFn: (command: Command) =>
+      answered(
+        client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/commands', {
+          params,
+          body: { activityId: null, itemId: null, kept: null, ...command },
+        }),
+      ),
+    ...settle,
+  });
+  const close = useMutation({
+    mutationFn: (closing: Closing) => answered(client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/closing', { params, body: closing })),
+    ...settle,
+    onSuccess: (changed: LessonView) => {
+      settle.onSuccess(changed);
+      // What follows was planned on what is now known to be taught.
+      void queries.invalidateQueries({ queryKey: ['lesson', school.id, lesson.groupId], predicate: (q) => q.queryKey[3] !== lesson.date });
+    },
+  });
+  return { change, close };
+}
+
+/** What is new in a lesson, as its label. */
+export const minutesOf = (seconds: number) => Math.max(1, Math.round(seconds / 60));

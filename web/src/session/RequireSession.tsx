@@ -1,0 +1,23 @@
+import { Navigate, Outlet, useLocation } from 'react-router';
+import { ApiProblem } from '../api/client';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { setLanguage } from '../text/text';
+import { SchoolContext, useSession } from './session';
+
+/** Shows what is inside to someone who is signed in; sends others to sign in and brings them back. */
+export function RequireSession() {
+  const session = useSession();
+  const location = useLocation();
+  if (session.isPending) return <Loading />;
+  if (session.error instanceof ApiProblem && session.error.status === 401) return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
+  if (session.error) return <ErrorNote problem={session.error} retry={() => void session.refetch()} />;
+  const school = session.data.schools[0];
+  if (!school) return <Navigate to="/sign-in" replace />;
+  setLanguage(school.language);
+  return (
+    <SchoolContext value={{ session: session.data, school }}>
+      <Outlet />
+    </SchoolContext>
+  );
+}
