@@ -23,6 +23,7 @@ builder.Services.Configure<JsonOptions>(options =>
 {
     options.SerializerOptions.MaxDepth = 32;
     options.SerializerOptions.AllowOutOfOrderMetadataProperties = true;
+    options.SerializerOptions.RespectRequiredConstructorParameters = options.SerializerOptions.RespectNullableAnnotations = true;
     options.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
     options.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower));
 });

@@ -137,13 +137,14 @@ public static class LessonPlanner
         if (!few) yield return SpellWords(request, [.. read.Items.OfType<WordItem>().Select(i => request.Lexicon.Find(i.Word)!)], items.Spell);
     }
 
-    /// <summary>Due correspondences, shuffled; look-alikes don't stand side by side where it can be helped. Source: handbook, section 7 (Revisit choice).</summary>
+    /// <summary>The newest third and the longest unseen, shuffled; look-alikes don't stand side by side where it can be helped. Source: handbook, section 7 (Revisit choice).</summary>
     private static Activity Cards(LessonRequest request, int count)
     {
         var random = Seeded.For(request.Seed, "cards");
-        var due = request.Before.Correspondences
-            .Select(c => (Correspondence: c, Lessons: request.Recall.GetValueOrDefault(c, 0), Draw: random.Fraction()))
-            .OrderByDescending(c => c.Lessons + (2 * c.Draw)).Take(count).Select(c => c.Correspondence);
+        var taught = request.Before.Correspondences.Select(c => (Correspondence: c, Lessons: request.Recall.GetValueOrDefault(c, 0), Draw: random.Fraction())).ToList();
+        var newest = taught.OrderBy(c => c.Lessons + c.Draw).Take(count / 3).ToList();
+        var longestUnseen = taught.Except(newest).OrderByDescending(c => c.Lessons + (2 * c.Draw)).Take(count - newest.Count);
+        var due = newest.Concat(longestUnseen).Select(c => c.Correspondence);
         var shuffled = random.Shuffle(due);
         for (var i = 1; i + 1 < shuffled.Count; i++)
         {

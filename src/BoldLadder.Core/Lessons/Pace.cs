@@ -11,6 +11,9 @@ public static class Pace
     /// <summary>The lengths of lessons with a pattern of their own, in minutes.</summary>
     public static ImmutableArray<int> Lengths { get; } = [15, 20, 25, 30];
 
+    /// <summary>Seconds between two activities: hands down, boards up.</summary>
+    private const int ChangeOver = 20;
+
     /// <summary>Items to start from: cards, recent words, tricky words so far, words to read, words to spell.</summary>
     public readonly record struct Items(int Cards, int Recent, int Tricky, int Read, int Spell);
 
@@ -18,8 +21,8 @@ public static class Pace
     {
         <= 15 => new Items(6, 3, 2, 6, 2),
         <= 20 => new Items(8, 4, 3, 6, 4),
-        <= 25 => new Items(10, 5, 4, 8, 5),
-        _ => new Items(12, 6, 4, 10, 6),
+        <= 25 => new Items(14, 7, 5, 10, 6),
+        _ => new Items(16, 9, 6, 12, 8),
     };
 
     public static int SecondsEach(ActivityKind kind) => kind switch
@@ -28,34 +31,46 @@ public static class Pace
         ActivityKind.RecentWords => 15,
         ActivityKind.TrickySoFar => 12,
         ActivityKind.OralBlending => 20,
-        ActivityKind.NewCorrespondence => 180,
+        ActivityKind.NewCorrespondence => 150,
         ActivityKind.NewPattern => 180,
         ActivityKind.NewTrickyWord => 60,
         ActivityKind.Formation => 120,
         ActivityKind.SpotGrapheme => 10,
         ActivityKind.ReadWords => 25,
         ActivityKind.SpellWords => 45,
-        ActivityKind.ReadSentence => 120,
+        ActivityKind.ReadSentence => 150,
         _ => 90,
     };
 
-    public static Activity Timed(Activity activity) => activity with { Seconds = Math.Max(1, activity.Items.Length) * SecondsEach(activity.Kind) };
+    public static Activity Timed(Activity activity) => activity with { Seconds = ChangeOver + (Math.Max(1, activity.Items.Length) * SecondsEach(activity.Kind)) };
 
-    /// <summary>The parts cut to the lesson's length: last items of Revisit go first, then of spelling, then of reading, never below two.</summary>
+    /// <summary>
+    /// The parts cut to the lesson's length: last items of Revisit go first, then of spelling, then of reading, never below two; then
+    /// whole activities, the last of Revisit first. One activity always stays in a part.
+    /// </summary>
     public static ImmutableArray<LessonPart> Fit(ImmutableArray<LessonPart> parts, int minutes)
     {
-        ReadOnlySpan<PartKind> order = [PartKind.Revisit, PartKind.Practise];
-        foreach (var kind in order)
+        bool TooLong() => parts.Sum(p => p.Seconds) > minutes * 60;
+        foreach (var cut in (ReadOnlySpan<Func<ImmutableArray<LessonPart>, PartKind, ImmutableArray<LessonPart>?>>)[Shorter, WithoutLast])
         {
-            while (parts.Sum(p => p.Seconds) > minutes * 60 && Shorter(parts, kind) is { } cut) parts = cut;
+            foreach (var kind in (ReadOnlySpan<PartKind>)[PartKind.Revisit, PartKind.Practise])
+            {
+                while (TooLong() && cut(parts, kind) is { } less) parts = less;
+            }
         }
         return parts;
+    }
+
+    private static ImmutableArray<LessonPart>? WithoutLast(ImmutableArray<LessonPart> parts, PartKind kind)
+    {
+        var part = parts.Single(p => p.Kind == kind);
+        return part.Activities.Length < 2 ? null : [.. parts.Select(p => p == part ? p with { Activities = p.Activities[..^1] } : p)];
     }
 
     private static ImmutableArray<LessonPart>? Shorter(ImmutableArray<LessonPart> parts, PartKind kind)
     {
         var part = parts.Single(p => p.Kind == kind);
-        var longest = part.Activities.Where(a => a.Items.Length > 2).OrderByDescending(a => a.Kind == ActivityKind.SpellWords).ThenByDescending(a => a.Items.Length).FirstOrDefault();
+        var longest = part.Activities.Where(a => a.Items.Length > 2).OrderByDescending(a => a.Kind == ActivityKind.SpellWords).ThenByDescending(a => a.Seconds).FirstOrDefault();
         if (longest is null) return null;
         var victim = longest.Items.LastOrDefault(i => !i.Kept && !(i is WordItem w && kind == PartKind.Practise && longest.Kind == ActivityKind.ReadWords && w.Reasons.Any(r => r.Code.StartsWith("uses", StringComparison.Ordinal))))
             ?? longest.Items.LastOrDefault(i => !i.Kept);

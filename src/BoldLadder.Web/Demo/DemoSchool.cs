@@ -71,7 +71,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         return user;
     }
 
-    private static string Password() => string.Join('-', Enumerable.Range(0, 3).Select(_ => RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", 5))) + "A1";
+    private static string Password() => string.Join('-', Enumerable.Range(0, 3).Select(_ => RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", 5)));
 
     /// <summary>Two terms around today with a week off between them, and one closed day.</summary>
     private SchoolCalendar AddCalendar(DateOnly today)

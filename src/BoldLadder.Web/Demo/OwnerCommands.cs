@@ -13,10 +13,10 @@ public static class OwnerCommands
     public static async Task<int> Run(string[] args)
     {
         var builder = Host.CreateApplicationBuilder();
-        builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        builder.Logging.SetMinimumLevel(LogLevel.Warning).AddFilter("Microsoft.EntityFrameworkCore.Database.Command", LogLevel.None);
         builder.Services.AddDbContext<BoldContext>(options => options
             .UseNpgsql(builder.Configuration.GetConnectionString("Owner")).UseSnakeCaseNamingConvention());
-        builder.Services.AddIdentityCore<User>().AddEntityFrameworkStores<BoldContext>();
+        builder.Services.AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>();
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<Clock>();
         builder.Services.AddSingleton<WordData>();

@@ -31,9 +31,9 @@ public static class LadderEndpoints
 {
     public static void MapLadders(this IEndpointRouteBuilder school)
     {
-        school.MapGet("/ladders", async (SchoolScope scope) => TypedResults.Ok(await scope.Store.Ladders
+        school.MapGet("/ladders", async (SchoolScope scope) => TypedResults.Ok(await scope.Store.Ladders.OrderBy(l => l.Name)
             .Select(l => new LadderSummary(l.Id, l.Name, scope.Store.LadderVersions.Where(v => v.LadderId == l.Id).Max(v => v.Version)))
-            .OrderBy(l => l.Name).ToListAsync())).WithName("listLadders");
+            .ToListAsync())).WithName("listLadders");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}", Show).WithName("getLadder");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/rungs/{rungId}/words", ShowWords).WithName("getRungWords");
     }

@@ -86,10 +86,17 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
             : [];
         var changes = planned && lesson.Version > 1 ? await scope.Store.LessonChanges.Where(c => c.LessonId == lesson.Id).Select(c => new { c.Version, c.Undoes }).ToListAsync() : [];
         return new LessonView(lesson.Id, lesson.GroupId, day.Group.Name, lesson.Date, lesson.Date == scope.Today,
-            day.Calendar.Before(lesson.Date), day.Calendar.OnOrAfter(lesson.Date.AddDays(1)),
+            await Previous(day), day.Calendar.OnOrAfter(lesson.Date.AddDays(1)),
             lesson.RungId, rung.Label, rung.Stage, day.Group.LessonMinutes, lesson.Minutes, lesson.Version, lesson.Status, lesson.StoppedAt,
             lesson.Document, problems, planned && day.Rung is { } expected && expected.Id != lesson.RungId ? expected.Label : null,
             changes.Any(c => c.Undoes is null && changes.TrueForAll(u => u.Undoes != c.Version)));
+    }
+
+    /// <summary>The teaching day before, unless it is past and no lesson was kept of it.</summary>
+    private async Task<DateOnly?> Previous(GroupDay day)
+    {
+        if (day.Calendar.Before(day.Date) is not { } before) return null;
+        return before >= scope.Today || await scope.Store.Lessons.AnyAsync(l => l.GroupId == day.Group.Id && l.Date == before) ? before : null;
     }
 
     public static ProblemHttpResult LadderClimbed() => Problem.Of(StatusCodes.Status409Conflict, "ladder-climbed",

@@ -13,7 +13,7 @@ public sealed record LessonView(
     Lesson Lesson, IReadOnlyList<ItemProblem> Problems, string? ExpectedRung, bool CanUndo);
 
 /// <summary>A change to a planned lesson. Which fields are needed depends on the type.</summary>
-public sealed record LessonCommand(LessonCommandType Type, string? ActivityId, string? ItemId, bool? Kept);
+public sealed record LessonCommand(LessonCommandType Type, string? ActivityId = null, string? ItemId = null, bool? Kept = null);
 
 public enum LessonCommandType
 {
@@ -35,7 +35,7 @@ public enum LessonCommandType
 
 /// <param name="EntryId">Made by the client, so that sending it twice records it once.</param>
 /// <param name="StoppedAt">The activity reached, for stopped.</param>
-public sealed record CloseRequest(Guid EntryId, LessonOutcome Outcome, string? StoppedAt);
+public sealed record CloseRequest(Guid EntryId, LessonOutcome Outcome, string? StoppedAt = null);
 
 /// <summary>A change someone else made, in the answer to a stale version.</summary>
 public sealed record ChangeSince(int Version, string Command, string? Subject, DateTime At);

@@ -24,7 +24,7 @@ public static class SessionEndpoints
     {
         api.MapGet("/antiforgery", (IAntiforgery antiforgery, HttpContext context) =>
             TypedResults.Ok(new AntiforgeryView(antiforgery.GetAndStoreTokens(context).RequestToken!))).AllowAnonymous().WithName("getAntiforgery");
-        api.MapGet("/session", Show).WithName("getSession");
+        api.MapGet("/session", Show).AllowAnonymous().WithName("getSession");
         api.MapPost("/session", SignIn).AllowAnonymous().RequireRateLimiting(Security.SignInLimit).WithName("signIn");
         api.MapDelete("/session", async (SignInManager<User> signIn) =>
         {
@@ -50,7 +50,9 @@ public static class SessionEndpoints
         return TypedResults.Ok(await View(user!.Id, store, clock));
     }
 
-    private static async Task<Ok<SessionView>> Show(ClaimsPrincipal user, BoldContext store, Clock clock) => TypedResults.Ok(await View(user.Id(), store, clock));
+    /// <summary>No content when nobody is signed in: asking is no error.</summary>
+    private static async Task<Results<Ok<SessionView>, NoContent>> Show(ClaimsPrincipal user, BoldContext store, Clock clock) =>
+        user.Identity?.IsAuthenticated == true ? TypedResults.Ok(await View(user.Id(), store, clock)) : TypedResults.NoContent();
 
     private static async Task<SessionView> View(Guid userId, BoldContext store, Clock clock)
     {

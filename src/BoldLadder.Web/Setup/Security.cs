@@ -17,14 +17,7 @@ public static class Security
 
     public static void AddSecurity(this IServiceCollection services)
     {
-        services.AddIdentityCore<User>(options =>
-        {
-            options.Password.RequiredLength = 12;
-            options.Password.RequireDigit = options.Password.RequireLowercase = options.Password.RequireUppercase = options.Password.RequireNonAlphanumeric = false;
-            options.User.RequireUniqueEmail = true;
-            options.Lockout.MaxFailedAccessAttempts = 10;
-            options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(5);
-        }).AddEntityFrameworkStores<BoldContext>().AddSignInManager();
+        services.AddIdentityCore<User>(AccountRules).AddEntityFrameworkStores<BoldContext>().AddSignInManager();
         services.AddAuthentication(IdentityConstants.ApplicationScheme).AddCookie(IdentityConstants.ApplicationScheme, options =>
         {
             options.Cookie.Name = "__Host-bold";
@@ -40,10 +33,7 @@ public static class Security
         services.AddAntiforgery(options =>
         {
             options.HeaderName = "X-XSRF-TOKEN";
-            options.Cookie.Name = "__Host-bold-xsrf";
-            options.Cookie.Path = "/";
-            options.Cookie.SecurePolicy = CookieSecurePolicy.Always;
-            options.Cookie.SameSite = SameSiteMode.Strict;
+            options.Cookie = new AlwaysSecureCookie { Name = "__Host-bold-xsrf", Path = "/", SameSite = SameSiteMode.Strict, HttpOnly = true, IsEssential = true };
         });
         services.AddDataProtection().SetApplicationName("BoldLadder").PersistKeysToDbContext<BoldContext>();
         services.AddRateLimiter(options =>
@@ -52,6 +42,16 @@ public static class Security
             options.AddPolicy(SignInLimit, context => RateLimitPartition.GetFixedWindowLimiter(
                 context.Connection.RemoteIpAddress?.ToString() ?? "", _ => new FixedWindowRateLimiterOptions { PermitLimit = 30, Window = TimeSpan.FromMinutes(1) }));
         });
+    }
+
+    /// <summary>Long passwords of any letters; ten wrong tries lock an account for five minutes.</summary>
+    public static void AccountRules(IdentityOptions options)
+    {
+        options.Password.RequiredLength = 12;
+        options.Password.RequireDigit = options.Password.RequireLowercase = options.Password.RequireUppercase = options.Password.RequireNonAlphanumeric = false;
+        options.User.RequireUniqueEmail = true;
+        options.Lockout.MaxFailedAccessAttempts = 10;
+        options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(5);
     }
 
     public static void UseSecurityHeaders(this WebApplication app) => app.Use((context, next) =>
@@ -77,6 +77,20 @@ public static class Security
 
     /// <summary>The id of who is signed in.</summary>
     public static Guid Id(this ClaimsPrincipal user) => Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!);
+
+    /// <summary>
+    /// Marks the cookie Secure without asking for HTTPS: browsers treat loopback as secure, but antiforgery refuses plain HTTP when
+    /// its own secure policy says always.
+    /// </summary>
+    private sealed class AlwaysSecureCookie : CookieBuilder
+    {
+        public override CookieOptions Build(HttpContext context, DateTimeOffset expiresFrom)
+        {
+            var options = base.Build(context, expiresFrom);
+            options.Secure = true;
+            return options;
+        }
+    }
 
     private static Task Answer(HttpContext context, int status)
     {

@@ -169,7 +169,7 @@ export interface components {
             /** Format: uuid */
             entryId: string;
             outcome: components["schemas"]["LessonOutcome"];
-            stoppedAt: null | string;
+            stoppedAt?: null | string;
         };
         CorrespondenceView: {
             notation: string;
@@ -282,9 +282,9 @@ export interface components {
         };
         LessonCommand: {
             type: components["schemas"]["LessonCommandType"];
-            activityId: null | string;
-            itemId: null | string;
-            kept: null | boolean;
+            activityId?: null | string;
+            itemId?: null | string;
+            kept?: null | boolean;
         };
         /** @enum {unknown} */
         LessonCommandType: "keep" | "choose-others" | "replace-one" | "plan-again" | "undo";
@@ -456,6 +456,13 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionView"];
                 };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

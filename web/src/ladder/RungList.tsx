@@ -10,9 +10,11 @@ interface Props {
   onChoose: (rung: Schemas['RungView']) => void;
 }
 
+/** A bar is full at this many new words: what a group can use in a fortnight. */
+const FULL_BAR = 80;
+
 /** The rungs between two rails; a rung's bar is as long as the words it unlocks. Arrow keys move from rung to rung. */
 export function RungList({ rungs, groups, chosen, onChoose }: Props) {
-  const most = Math.max(1, ...rungs.map((r) => Math.sqrt(r.newWords)));
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
     list.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView({ block: 'nearest' });
@@ -46,7 +48,7 @@ export function RungList({ rungs, groups, chosen, onChoose }: Props) {
             <span className={`rung-label${rung.correspondences.length > 0 ? ' literacy' : ''}`}>{labelText(rung.label)}</span>
             <span className="rung-bar">
               <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-                <rect width={(100 * Math.sqrt(rung.newWords)) / most} height="10" className="bar-fill" />
+                <rect width={100 * Math.sqrt(Math.min(rung.newWords, FULL_BAR) / FULL_BAR)} height="10" className="bar-fill" />
               </svg>
             </span>
             <span className="rung-count">

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { labelText, reasonText, text, textOf } from '../text/text';
@@ -111,9 +112,10 @@ function Sentence({ item }: { item: SentenceItem }) {
     <div>
       <p className="literacy sentence">
         {item.words.map((w, i) => (
-          <span key={i} className={w.status === 'tricky' ? 'word-tricky' : undefined}>
-            {w.text}{' '}
-          </span>
+          <Fragment key={i}>
+            {i > 0 && ' '}
+            <span className={w.status === 'tricky' ? 'word-tricky' : undefined}>{w.text}</span>
+          </Fragment>
         ))}
       </p>
       <p className="quiet small mb-0">{item.reasons.map((r) => reasonText({ ...r, arguments: r.arguments.map(labelText) })).join(' · ')}</p>

@@ -26,10 +26,8 @@ export function WordTile({ item, broken, editable, busy, onCommand }: Props) {
   };
   const trickyLetters = item.tricky.map((i) => item.graphemes.split('|')[i]).join(', ');
   return (
-    // The keys work from the word and from the buttons inside its tile.
-    // eslint-disable-next-line jsx-a11y/no-static-element-interactions
-    <div className={`tile${item.kept ? ' kept' : ''}${broken ? ' broken' : ''}`} data-word={item.word} onKeyDown={onKey}>
-      <button type="button" className="tile-word literacy" aria-expanded={open} aria-controls={panel} onClick={() => setOpen(!open)}>
+    <div className={`tile${item.kept ? ' kept' : ''}${broken ? ' broken' : ''}`} data-word={item.word}>
+      <button type="button" className="tile-word literacy" aria-expanded={open} aria-controls={panel} onClick={() => setOpen(!open)} onKeyDown={onKey}>
         <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />
       </button>
       {item.kept && <span className="kept-flag">{text('lesson.kept')}</span>}
@@ -44,10 +42,10 @@ export function WordTile({ item, broken, editable, busy, onCommand }: Props) {
           </p>
           {editable && (
             <p className="tile-actions">
-              <button type="button" disabled={busy} onClick={another}>
+              <button type="button" disabled={busy} onClick={another} onKeyDown={onKey}>
                 {text('lesson.another')} <kbd>A</kbd>
               </button>
-              <button type="button" disabled={busy} aria-pressed={item.kept} onClick={keep}>
+              <button type="button" disabled={busy} aria-pressed={item.kept} onClick={keep} onKeyDown={onKey}>
                 {text('lesson.keep')} <kbd>K</kbd>
               </button>
             </p>

@@ -8,7 +8,7 @@ export type Item = Schemas['Item'];
 export type WordItem = Schemas['ItemWordItem'];
 export type CardItem = Schemas['ItemCardItem'];
 export type SentenceItem = Schemas['ItemSentenceItem'];
-export type Command = Partial<Schemas['LessonCommand']> & Pick<Schemas['LessonCommand'], 'type'>;
+export type Command = Schemas['LessonCommand'];
 export type Closing = Schemas['CloseRequest'];
 
 /** The lesson of a group on a day, planned by the server when the day is opened for the first time. */
@@ -42,7 +42,7 @@ export function useLessonChanges(lesson: LessonView) {
       answered(
         client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/commands', {
           params,
-          body: { activityId: null, itemId: null, kept: null, ...command },
+          body: command,
         }),
       ),
     ...settle,

@@ -1,5 +1,4 @@
 import { Navigate, Outlet, useLocation } from 'react-router';
-import { ApiProblem } from '../api/client';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { setLanguage } from '../text/text';
@@ -10,13 +9,12 @@ export function RequireSession() {
   const session = useSession();
   const location = useLocation();
   if (session.isPending) return <Loading />;
-  if (session.error instanceof ApiProblem && session.error.status === 401) return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
   if (session.error) return <ErrorNote problem={session.error} retry={() => void session.refetch()} />;
-  const school = session.data.schools[0];
-  if (!school) return <Navigate to="/sign-in" replace />;
+  const school = session.data?.schools[0];
+  if (!school) return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
   setLanguage(school.language);
   return (
-    <SchoolContext value={{ session: session.data, school }}>
+    <SchoolContext value={{ session: session.data!, school }}>
       <Outlet />
     </SchoolContext>
   );

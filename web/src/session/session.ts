@@ -15,7 +15,7 @@ export function useSchool() {
 }
 
 export function useSession() {
-  return useQuery({ queryKey: ['session'], queryFn: () => answered(client.GET('/api/session')), staleTime: Infinity });
+  return useQuery({ queryKey: ['session'], queryFn: async (): Promise<Session | null> => (await answered(client.GET('/api/session'))) ?? null, staleTime: Infinity });
 }
 
 export function useSignIn() {

@@ -171,7 +171,7 @@ export const messages = {
 
   'reason.uses': 'uses {0}',
   'reason.uses-pattern': 'has {0}',
-  'reason.taps': '{0} taps',
+  'reason.taps': '{0, plural, one {# tap} other {# taps}}',
   'reason.known-at-five': 'known at five',
   'reason.common': 'common',
   'reason.fresh': 'not used lately',

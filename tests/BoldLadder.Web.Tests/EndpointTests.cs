@@ -1,0 +1,137 @@
+using System.Net;
+using Microsoft.AspNetCore.Routing;
+using Microsoft.AspNetCore.Routing.Patterns;
+using Microsoft.Extensions.DependencyInjection;
+using Xunit;
+
+namespace BoldLadder.Web.Tests;
+
+/// <summary>Every endpoint there is, against everyone who must not use it: a new endpoint joins by existing.</summary>
+public sealed class EndpointTests : IAsyncLifetime
+{
+    /// <summary>Open to all: signing in, and what signing in needs.</summary>
+    private static readonly string[] Open = ["GET /api/antiforgery", "GET /api/session", "POST /api/session"];
+
+    private TestSchool school = null!;
+
+    public async Task InitializeAsync() => school = await TestSchool.Open();
+
+    public async Task DisposeAsync() => await school.DisposeAsync();
+
+    private sealed record Target(HttpMethod Method, string Path, RoutePattern Pattern)
+    {
+        public bool IsOpen => Open.Contains($"{Method} /{Pattern.RawText!.TrimStart('/')}");
+
+        public bool InSchool => Pattern.GetParameter("schoolId") is not null;
+
+        public bool InGroup => Pattern.GetParameter("groupId") is not null;
+
+        public bool TakesBody => Method == HttpMethod.Post;
+
+        public override string ToString() => $"{Method} {Path}";
+    }
+
+    private List<Target> Targets()
+    {
+        var found = school.App.Services.GetServices<EndpointDataSource>().SelectMany(s => s.Endpoints).OfType<RouteEndpoint>()
+            .Where(e => e.RoutePattern.RawText!.TrimStart('/').StartsWith("api/", StringComparison.Ordinal) && !e.RoutePattern.RawText.Contains('*', StringComparison.Ordinal))
+            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()!.HttpMethods.Select(m => new Target(new HttpMethod(m), Fill(e.RoutePattern), e.RoutePattern))).ToList();
+        Assert.True(found.Count >= 11, "The endpoints were not found.");
+        return found;
+    }
+
+    private string Fill(RoutePattern pattern) => "/" + string.Join('/', pattern.PathSegments.Select(s => string.Concat(s.Parts.Select(p => p switch
+    {
+        RoutePatternParameterPart parameter => parameter.Name switch
+        {
+            "schoolId" => school.School.ToString(),
+            "groupId" => school.Kestrels.ToString(),
+            "ladderId" => school.Ladder.ToString(),
+            "version" => "1",
+            "rungId" => "n=n",
+            "date" => "2026-11-24",
+            _ => throw new InvalidOperationException($"Say in this test what to put for {{{parameter.Name}}}."),
+        },
+        RoutePatternLiteralPart literal => literal.Content,
+        _ => throw new InvalidOperationException(),
+    }))));
+
+    [Fact]
+    public async Task A_stranger_is_asked_to_sign_in()
+    {
+        var stranger = await school.As(null);
+        foreach (var target in Targets().Where(t => !t.IsOpen))
+        {
+            await TestClient.Problem(await stranger.Send(target.Method, target.Path, target.TakesBody ? new { } : null), HttpStatusCode.Unauthorized);
+        }
+    }
+
+    [Fact]
+    public async Task Another_schools_lead_finds_nothing()
+    {
+        var other = await school.As("other");
+        foreach (var target in Targets().Where(t => t.InSchool))
+        {
+            await TestClient.Problem(await other.Send(target.Method, target.Path, Body(target), version: 1), HttpStatusCode.NotFound);
+        }
+    }
+
+    [Fact]
+    public async Task A_teacher_of_another_group_finds_nothing()
+    {
+        await (await school.As("lead")).Open(school.Kestrels, TestSchool.Today);
+        var teacher = await school.As("teacher");
+        foreach (var target in Targets().Where(t => t.InGroup))
+        {
+            await TestClient.Problem(await teacher.Send(target.Method, target.Path, Body(target), version: 1), HttpStatusCode.NotFound);
+        }
+    }
+
+    [Fact]
+    public async Task A_missing_antiforgery_token_is_refused_with_nothing_changed()
+    {
+        var lead = await school.As("lead");
+        foreach (var target in Targets().Where(t => t.Method != HttpMethod.Get))
+        {
+            var problem = await TestClient.Problem(await lead.Send(target.Method, target.Path, Body(target), version: 1, withToken: false), HttpStatusCode.BadRequest);
+            Assert.Equal("bold:stale-page", problem.GetProperty("type").GetString());
+        }
+        Assert.Equal(0, await school.AsOwner(s => Task.FromResult(s.Lessons.Count())));
+    }
+
+    [Theory]
+    [InlineData("{")]
+    [InlineData("[]")]
+    [InlineData("""{"type":"no-such-command"}""")]
+    [InlineData("\"\\ud800\"")]
+    public async Task Malformed_json_is_refused_with_a_sentence(string json)
+    {
+        var lead = await school.As("lead");
+        await lead.Open(school.Kestrels, TestSchool.Today);
+        foreach (var target in Targets().Where(t => t.TakesBody))
+        {
+            var answer = await lead.Send(target.Method, target.Path, raw: json, version: 1);
+            var problem = await TestClient.Problem(answer, HttpStatusCode.BadRequest);
+            Assert.False(string.IsNullOrWhiteSpace(problem.GetProperty("detail").GetString()));
+        }
+    }
+
+    [Fact]
+    public async Task Every_answer_carries_the_security_headers_and_the_api_is_not_stored()
+    {
+        var lead = await school.As("lead");
+        foreach (var target in Targets().Where(t => t.Method == HttpMethod.Get))
+        {
+            var answer = await lead.Send(target.Method, target.Path);
+            Assert.Contains("default-src 'self'", answer.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+            Assert.Equal("nosniff", answer.Headers.GetValues("X-Content-Type-Options").Single());
+            Assert.Equal("no-referrer", answer.Headers.GetValues("Referrer-Policy").Single());
+            Assert.True(answer.Headers.CacheControl!.NoStore);
+        }
+    }
+
+    private static object? Body(Target target) => !target.TakesBody ? null
+        : target.Path.EndsWith("/commands", StringComparison.Ordinal) ? new { type = "undo" }
+        : target.Path.EndsWith("/closing", StringComparison.Ordinal) ? new { entryId = Guid.NewGuid(), outcome = "taught" }
+        : new { email = "lead@test.example", password = "x" };
+}

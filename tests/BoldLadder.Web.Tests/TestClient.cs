@@ -1,0 +1,58 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
+using BoldLadder.Web.Lessons;
+using BoldLadder.Web.Session;
+
+namespace BoldLadder.Web.Tests;
+
+/// <summary>Sends requests as the front end does: cookies kept, antiforgery token fetched when needed.</summary>
+public sealed class TestClient(HttpClient http, TestSchool school)
+{
+    private string? token;
+
+    public void ForgetToken() => token = null;
+
+    public string Lesson(Guid group, DateOnly date) => $"/api/schools/{school.School}/groups/{group}/lessons/{date:yyyy-MM-dd}";
+
+    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, string? raw = null, int? version = null, bool withToken = true)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        if (raw is not null) request.Content = new StringContent(raw, Encoding.UTF8, "application/json");
+        else if (body is not null) request.Content = JsonContent.Create(body, options: TestSchool.Json);
+        if (version is { } v) request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{v}\""));
+        if (method != HttpMethod.Get && withToken)
+        {
+            token ??= (await http.GetFromJsonAsync<AntiforgeryView>("/api/antiforgery", TestSchool.Json))!.Token;
+            request.Headers.Add("X-XSRF-TOKEN", token);
+        }
+        return await http.SendAsync(request);
+    }
+
+    public async Task<T> Get<T>(string path) => (await Read<T>(await Send(HttpMethod.Get, path)))!;
+
+    public async Task<LessonView> Open(Guid group, DateOnly date) => await Read<LessonView>(await Send(HttpMethod.Put, Lesson(group, date)));
+
+    public Task<HttpResponseMessage> Change(LessonView lesson, LessonCommandType type, string? activity = null, string? item = null, bool? kept = null) =>
+        Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/commands", new LessonCommand(type, activity, item, kept), version: lesson.Version);
+
+    public Task<HttpResponseMessage> Close(LessonView lesson, Store.LessonOutcome outcome, string? stoppedAt = null, Guid? entry = null) =>
+        Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/closing", new CloseRequest(entry ?? Guid.CreateVersion7(), outcome, stoppedAt), version: lesson.Version);
+
+    public static async Task<T> Read<T>(HttpResponseMessage answer)
+    {
+        var text = await answer.Content.ReadAsStringAsync();
+        return answer.IsSuccessStatusCode ? JsonSerializer.Deserialize<T>(text, TestSchool.Json)! : throw new InvalidOperationException($"{(int)answer.StatusCode} {text}");
+    }
+
+    /// <summary>The problem details of an answer with this status; anything else fails.</summary>
+    public static async Task<JsonElement> Problem(HttpResponseMessage answer, HttpStatusCode status)
+    {
+        var text = await answer.Content.ReadAsStringAsync();
+        if (answer.StatusCode != status) throw new InvalidOperationException($"Expected {status}, got {(int)answer.StatusCode} {text}");
+        if (answer.Content.Headers.ContentType?.MediaType != "application/problem+json") throw new InvalidOperationException($"Not problem details: {answer.Content.Headers.ContentType} {text}");
+        return JsonSerializer.Deserialize<JsonElement>(text);
+    }
+}

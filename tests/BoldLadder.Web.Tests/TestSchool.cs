@@ -1,0 +1,191 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using BoldLadder.Store;
+using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
+
+namespace BoldLadder.Web.Tests;
+
+/// <summary>
+/// A database of its own cloned from a migrated template, with two schools, and the app serving it on a fixed day.
+/// Needs the cluster that ./test starts (BOLD_TEST_OWNER and BOLD_TEST_APP hold connection strings without a database).
+/// </summary>
+public sealed class TestSchool : IAsyncDisposable
+{
+    public static readonly DateOnly Today = new(2026, 11, 24);
+    public const string Password = "a-long-test-password";
+
+    private const string Template = "bold_template";
+    private static readonly SemaphoreSlim TemplateLock = new(1, 1);
+    private static bool templateReady;
+
+    private readonly string database;
+
+    private TestSchool(string database) => this.database = database;
+
+    public Guid School { get; } = Guid.CreateVersion7();
+
+    public Guid OtherSchool { get; } = Guid.CreateVersion7();
+
+    public Guid Otters { get; } = Guid.CreateVersion7();
+
+    public Guid Kestrels { get; } = Guid.CreateVersion7();
+
+    public Guid Ladder { get; } = Guid.CreateVersion7();
+
+    public string Database => database;
+
+    public WebApplicationFactory<Program> App { get; private set; } = null!;
+
+    public static JsonSerializerOptions Json { get; } = new(JsonSerializerDefaults.Web)
+    {
+        AllowOutOfOrderMetadataProperties = true,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) },
+    };
+
+    public static string Owner(string database) => $"{Environment.GetEnvironmentVariable("BOLD_TEST_OWNER") ?? throw new InvalidOperationException("Run the tests with ./test: it starts their database.")};Database={database}";
+
+    public static string AppRole(string database) => $"{Environment.GetEnvironmentVariable("BOLD_TEST_APP")};Database={database}";
+
+    public static async Task<TestSchool> Open()
+    {
+        await MakeTemplate();
+        var school = new TestSchool($"bold_test_{Guid.NewGuid():N}");
+        await Sql("postgres", $"create database {school.database} template {Template} strategy file_copy");
+        school.Serve();
+        await school.Fill();
+        return school;
+    }
+
+    /// <summary>Starts the app on the database, with other settings where a test needs them; the one before is stopped.</summary>
+    public void Serve(params (string Key, string Value)[] settings)
+    {
+        App?.Dispose();
+        App = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
+        {
+            host.UseSetting("ConnectionStrings:App", AppRole(database));
+            host.UseSetting("Today", Today.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture));
+            foreach (var (key, value) in settings) host.UseSetting(key, value);
+        });
+    }
+
+    /// <summary>A client that is signed in as lead@, teacher@ or other@, or as nobody.</summary>
+    public async Task<TestClient> As(string? who)
+    {
+        var client = new TestClient(App.CreateClient(new WebApplicationFactoryClientOptions { BaseAddress = new Uri("https://localhost"), HandleCookies = true }), this);
+        if (who is not null)
+        {
+            var answer = await client.Send(HttpMethod.Post, "/api/session", new { email = $"{who}@test.example", password = Password });
+            answer.EnsureSuccessStatusCode();
+            client.ForgetToken();
+        }
+        return client;
+    }
+
+    /// <summary>Works on the database as the owner, who sees every school.</summary>
+    public async Task<T> AsOwner<T>(Func<BoldContext, Task<T>> work)
+    {
+        await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), Owner(database)).Options);
+        await store.EnterSchool(Guid.Empty, School);
+        var result = await work(store);
+        await store.SaveChangesAsync();
+        return result;
+    }
+
+    public static async Task Sql(string database, string sql)
+    {
+        await using var source = NpgsqlDataSource.Create(Owner(database));
+        await using var command = source.CreateCommand(sql);
+        await command.ExecuteNonQueryAsync();
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        await App.DisposeAsync();
+        NpgsqlConnection.ClearAllPools();
+        await Sql("postgres", $"drop database if exists {database} with (force)");
+    }
+
+    private static async Task MakeTemplate()
+    {
+        await TemplateLock.WaitAsync();
+        try
+        {
+            if (templateReady) return;
+            await Sql("postgres", $"drop database if exists {Template} with (force)");
+            await Sql("postgres", $"create database {Template}");
+            await using (var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), Owner(Template)).Options)) await store.Database.MigrateAsync();
+            NpgsqlConnection.ClearAllPools();
+            templateReady = true;
+        }
+        finally
+        {
+            TemplateLock.Release();
+        }
+    }
+
+    private async Task Fill()
+    {
+        await using var provider = new ServiceCollection().AddLogging()
+            .AddDbContext<BoldContext>(o => DesignTimeFactory.Configure((DbContextOptionsBuilder<BoldContext>)o, Owner(database)))
+            .AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>().Services.BuildServiceProvider();
+        var store = provider.GetRequiredService<BoldContext>();
+        var users = provider.GetRequiredService<UserManager<User>>();
+        foreach (var id in new[] { School, OtherSchool })
+        {
+            store.Schools.Add(new School { SchoolId = id, Name = $"School {id:N}", TimeZone = "Europe/London", Accent = "southern-british", Language = "en-GB", SpellingVariety = "en-GB", PaperSize = "A4" });
+            store.Terms.Add(new Term { SchoolId = id, Id = Guid.CreateVersion7(), Name = "Term", First = Today.AddDays(-60), Last = Today.AddDays(60) });
+        }
+        var lead = await Person(users, "lead");
+        var teacher = await Person(users, "teacher");
+        var other = await Person(users, "other");
+        store.Memberships.Add(new Membership { SchoolId = School, UserId = lead, Role = Role.Lead });
+        store.Memberships.Add(new Membership { SchoolId = School, UserId = teacher, Role = Role.Teacher });
+        store.Memberships.Add(new Membership { SchoolId = OtherSchool, UserId = other, Role = Role.Lead });
+        store.ClosedDays.Add(new ClosedDay { SchoolId = School, Date = Today.AddDays(3) });
+        store.Ladders.Add(new SchoolLadder { SchoolId = School, Id = Ladder, Name = "Ladder" });
+        var shipped = App.Services.GetRequiredService<WordData>().LettersFirst;
+        store.LadderVersions.Add(new LadderVersion { SchoolId = School, LadderId = Ladder, Version = 1, Document = shipped, PublishedAt = DateTime.UtcNow });
+        await store.SaveChangesAsync();
+        foreach (var (id, name) in new[] { (Otters, "Otters"), (Kestrels, "Kestrels") })
+        {
+            store.Groups.Add(new Group { SchoolId = School, Id = id, Name = name, LadderId = Ladder, LadderVersion = 1, LessonMinutes = 20 });
+        }
+        store.GroupTeachers.Add(new GroupTeacher { SchoolId = School, GroupId = Otters, UserId = teacher });
+        // Otters have been taught twelve rungs, on the teaching days before today.
+        for (var i = 0; i < 12; i++)
+        {
+            var rung = shipped.Rungs[i];
+            store.TeachingLog.Add(new TeachingLogEntry
+            {
+                SchoolId = School,
+                Id = Guid.CreateVersion7(),
+                GroupId = Otters,
+                Date = Today.AddDays(i - 20),
+                RungId = rung.Id,
+                Outcome = LessonOutcome.Taught,
+                Correspondences = [.. rung.Correspondences.Select(c => c.Notation)],
+                Patterns = [],
+                Tricky = [.. rung.Tricky],
+                Seen = [],
+                Words = [],
+                RecordedAt = DateTime.UtcNow,
+                RecordedBy = lead,
+            });
+        }
+        await store.SaveChangesAsync();
+    }
+
+    private static async Task<Guid> Person(UserManager<User> users, string name)
+    {
+        var user = new User { Id = Guid.CreateVersion7(), UserName = $"{name}@test.example", Email = $"{name}@test.example", DisplayName = name };
+        var made = await users.CreateAsync(user, Password);
+        if (!made.Succeeded) throw new InvalidOperationException(string.Join(' ', made.Errors.Select(e => e.Description)));
+        return user.Id;
+    }
+}

@@ -1,0 +1,50 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+export { expect };
+
+type Who = 'lead' | 'otters' | 'others';
+
+/** The demo school's accounts, as they were printed when it was loaded. */
+function account(who: Who): { email: string; password: string } {
+  const rows = readFileSync(process.env['BOLD_ACCOUNTS'] ?? '.run/demo-accounts.tsv', 'utf8').split('\n');
+  const [, email = '', password = ''] = (rows[['lead', 'otters', 'others'].indexOf(who)] ?? '').split('\t');
+  return { email, password };
+}
+
+export async function signIn(page: Page, who: Who = 'lead') {
+  const { email, password } = account(who);
+  if (!page.url().endsWith('/sign-in')) await page.goto('/sign-in');
+  await page.getByLabel('Email address').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+}
+
+export async function openLesson(page: Page, group: string) {
+  await page.goto('/');
+  await page.getByRole('link', { name: `Open lesson for ${group}` }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(group);
+  await expect(page.getByRole('heading', { name: 'Apply' })).toBeVisible();
+}
+
+/** A test fails on any request off this machine, any console error and any uncaught exception, unless it says which it expects. */
+export const test = base.extend<{ expectedErrors: RegExp[]; watched: undefined }>({
+  expectedErrors: [[], { option: true }],
+  watched: [
+    async ({ page, expectedErrors }, use) => {
+      const wrong: string[] = [];
+      page.on('request', (r) => {
+        const host = new URL(r.url()).hostname;
+        if (!r.url().startsWith('data:') && host !== '127.0.0.1') wrong.push(`request to ${r.url()}`);
+      });
+      page.on('console', (m) => {
+        if (m.type() === 'error' && !expectedErrors.some((e) => e.test(m.text()))) wrong.push(`console: ${m.text()}`);
+      });
+      page.on('pageerror', (e) => wrong.push(`exception: ${e.message}`));
+      await use(undefined);
+      expect(wrong).toEqual([]);
+    },
+    { auto: true },
+  ],
+});

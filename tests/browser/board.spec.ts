@@ -1,0 +1,70 @@
+import { spawn } from 'node:child_process';
+import { createServer, type AddressInfo } from 'node:net';
+import { expect, openLesson, signIn, test } from './app.js';
+
+const freePort = () =>
+  new Promise<number>((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => done(port));
+    });
+  });
+
+test.describe('with a server of its own', () => {
+  test.use({ expectedErrors: [/ERR_CONNECTION_REFUSED/] });
+
+  test('the board goes on to the end after the server was killed', async ({ page }) => {
+    const port = await freePort();
+    const app = process.env['BOLD_APP']!;
+    const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], { cwd: app, stdio: 'ignore' });
+    const base = `http://127.0.0.1:${port}`;
+    await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 20_000 });
+    await page.goto(`${base}/sign-in`);
+    await signIn(page);
+    await page.getByRole('link', { name: 'Open lesson for Badgers' }).click();
+    await expect(page.getByRole('heading', { name: 'Apply' })).toBeVisible();
+    await page.keyboard.press('b');
+    await page.waitForSelector('.board');
+    const ended = new Promise((done) => server.once('exit', done));
+    server.kill('SIGKILL');
+    await ended;
+
+    const requests: string[] = [];
+    page.on('request', (r) => requests.push(r.url()));
+    await page.keyboard.press(' ');
+    await expect(page.locator('.board-grapheme')).toBeVisible();
+    await page.keyboard.press('s');
+    let words = 0;
+    for (let i = 0; i < 80 && !(await page.getByText('The end').isVisible()); i++) {
+      if (await page.locator('.board-word, .board-taps').count()) {
+        words++;
+        await page.keyboard.press('r');
+      }
+      await page.keyboard.press(' ');
+    }
+    await expect(page.getByText('The end')).toBeVisible();
+    expect(words).toBeGreaterThan(6);
+    expect(requests).toEqual([]);
+    const face = await page.evaluate(() => document.fonts.check('96px Andika', 'a'));
+    expect(face).toBe(true);
+  });
+});
+
+test('keys reveal, blank, go back and leave', async ({ page }) => {
+  await signIn(page);
+  await openLesson(page, 'Badgers');
+  await page.keyboard.press('b');
+  await page.waitForSelector('.board');
+  for (let i = 0; i < 60 && !(await page.locator('.board-taps').count()); i++) await page.keyboard.press(' ');
+  await expect(page.locator('.board-taps')).toContainText('tap');
+  await expect(page.locator('.board-word')).toHaveCount(0);
+  await page.keyboard.press('r');
+  await expect(page.locator('.board-word')).toBeVisible();
+  await page.keyboard.press('x');
+  await expect(page.locator('.board-word')).toHaveCount(0);
+  await page.keyboard.press('x');
+  await expect(page.locator('.board-word')).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Badgers');
+});

@@ -1,0 +1,29 @@
+import { expect, signIn, test } from './app.js';
+
+test('the ladder shows its rungs, a chosen rung its words with their graphemes', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await expect(page.locator('.rung').first()).toBeVisible();
+  expect(await page.locator('.rung').count()).toBeGreaterThan(100);
+  await expect(page.getByText('Otters next')).toBeVisible();
+
+  await page.locator('.rung', { has: page.getByText('sh', { exact: true }) }).click();
+  const panel = page.locator('.rung-panel');
+  await expect(panel.getByRole('heading', { name: /^Rung \d+: sh$/ })).toBeVisible();
+  const shop = panel.locator('li', { hasText: 'shop' }).first();
+  await expect(shop.locator('.run')).toHaveText(['sh', 'o', 'p']);
+  await panel.getByRole('searchbox').fill('fi');
+  await expect(panel.locator('.rung-words li')).toHaveCount(1);
+  await panel.getByRole('searchbox').fill('zzz');
+  await expect(panel).toContainText('None of these words');
+});
+
+test('the arrow keys climb the ladder', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/ladder');
+  await page.locator('.rung').nth(5).click();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.locator('.rung').nth(6)).toBeFocused();
+  await expect(page.locator('.rung-panel h2')).toContainText('Rung 7');
+  await expect(page).toHaveURL(/rung=/);
+});

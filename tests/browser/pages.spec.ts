@@ -1,0 +1,67 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, openLesson, signIn, test } from './app.js';
+
+async function expectAccessible(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`)).toEqual([]);
+}
+
+const fitsTheWidth = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);
+
+/** Every page, each looked at by axe at the usual size and on a small laptop at 125%. */
+test('every page is accessible and fits a small laptop', async ({ page }) => {
+  test.slow();
+  const look = async () => {
+    await expectAccessible(page);
+    await page.setViewportSize({ width: 1024, height: 614 });
+    expect(await fitsTheWidth(page), page.url()).toBe(true);
+    await page.setViewportSize({ width: 1280, height: 800 });
+  };
+  await page.goto('/sign-in');
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await look();
+  await signIn(page);
+  await expect(page.getByRole('heading', { name: 'Otters' })).toBeVisible();
+  await look();
+  await page.goto('/ladder');
+  await page.locator('.rung').nth(34).click();
+  await expect(page.locator('.rung-words li').first()).toBeVisible();
+  await look();
+  await openLesson(page, 'Otters');
+  await page.locator('.tile').first().getByRole('button').first().click();
+  await look();
+  await page.keyboard.press('c');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await look();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Open the board');
+  await look();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('p');
+  await expect(page.locator('.sheet')).toBeVisible();
+  await look();
+  await page.goBack();
+  await page.keyboard.press('b');
+  for (let i = 0; i < 5; i++) {
+    await look();
+    await page.keyboard.press(' ');
+  }
+  await page.goto('/nowhere');
+  await expect(page.getByText('no page at this address')).toBeVisible();
+  await look();
+});
+
+test('the lesson prints on one page', async ({ page }) => {
+  await signIn(page);
+  for (const group of ['Otters', 'Badgers']) {
+    await openLesson(page, group);
+    await page.keyboard.press('p');
+    await expect(page.locator('.sheet')).toBeVisible();
+    const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true, tagged: true });
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+  }
+});

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+const port = process.env['BOLD_PORT'] ?? '5080';
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../../.run/browser-results',
+  workers: 2,
+  fullyParallel: false,
+  forbidOnly: true,
+  retries: 0,
+  timeout: 45_000,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: `dotnet "${process.env['BOLD_APP']}/BoldLadder.Web.dll" --urls http://127.0.0.1:${port}`,
+    cwd: process.env['BOLD_APP'],
+    url: `http://127.0.0.1:${port}/health`,
+    reuseExistingServer: false,
+  },
+});
