@@ -371,15 +371,6 @@ COPY public.closed_days (school_id, date) FROM stdin;
 
 
 --
--- Data for Name: data_protection_keys; Type: TABLE DATA; Schema: public; Owner: bold_owner
---
-
-COPY public.data_protection_keys (id, friendly_name, xml) FROM stdin;
-1	key-eabcf969-db4c-40b3-9e50-5ab129fba2a1	<key id="eabcf969-db4c-40b3-9e50-5ab129fba2a1" version="1"><creationDate>2026-11-24T02:05:34.1090362Z</creationDate><activationDate>2026-11-24T02:05:34.1090362Z</activationDate><expirationDate>2027-02-22T02:05:34.1090362Z</expirationDate><descriptor deserializerType="Microsoft.AspNetCore.DataProtection.AuthenticatedEncryption.ConfigurationModel.AuthenticatedEncryptorDescriptorDeserializer, Microsoft.AspNetCore.DataProtection, Version=10.0.0.0, Culture=neutral, PublicKeyToken=adb9793829ddae60"><descriptor><encryption algorithm="AES_256_CBC" /><validation algorithm="HMACSHA256" /><masterKey p4:requiresEncryption="true" xmlns:p4="http://schemas.asp.net/2015/03/dataProtection"><!-- Warning: the key below is in an unencrypted form. --><value>dNKk5hd/HdTxrTOfDpCyWBOUMphqVy1CJZ2S8+Cuh6rS6mWUuKdlvOcww4KzVk6W9UPj4G+LfqcVRiS7MULCPA==</value></masterKey></descriptor></descriptor></key>
-\.
-
-
---
 -- Data for Name: group_teachers; Type: TABLE DATA; Schema: public; Owner: bold_owner
 --
 
