@@ -50,6 +50,9 @@ test('every page is accessible and fits a small laptop', async ({ page }) => {
     await look();
     await page.keyboard.press(' ');
   }
+  await page.goto('/about');
+  await expect(page.getByText('not yet been read by a qualified teacher')).toBeVisible();
+  await look();
   await page.goto('/nowhere');
   await expect(page.getByText('no page at this address')).toBeVisible();
   await look();

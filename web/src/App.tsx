@@ -6,6 +6,7 @@ import { LessonPage } from './lesson/LessonPage';
 import { LessonPrint } from './lesson/LessonPrint';
 import { RequireSession } from './session/RequireSession';
 import { SignInPage } from './session/SignInPage';
+import { AboutPage } from './shell/AboutPage';
 import { NoPage } from './shell/NoPage';
 import { Shell } from './shell/Shell';
 
@@ -20,6 +21,7 @@ export function App() {
           <Route path="/ladder" element={<LadderPage />} />
           <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
           <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />
+          <Route path="/about" element={<AboutPage />} />
           <Route path="*" element={<NoPage />} />
         </Route>
       </Route>

@@ -14,6 +14,9 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
     /// <summary>Lessons after which a correspondence counts as due.</summary>
     public const int DueAfter = 4;
 
+    /// <summary>Words further down than this are never worth more than those above, however well they spread.</summary>
+    private const int WorthALook = 200;
+
     private readonly List<Word> chosen = [];
 
     /// <summary>Up to <paramref name="count"/> words of <paramref name="candidates"/>, easy to hard, none that sounds like another.</summary>
@@ -21,7 +24,8 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
     {
         chosen.AddRange(beside ?? []);
         var given = chosen.Count;
-        var pool = candidates.Except(chosen).Select(w => (Word: w, Worth: Worth(w) + random.Fraction())).ToList();
+        var pool = candidates.Except(chosen).Select(w => (Word: w, Worth: Worth(w) + random.Fraction()))
+            .OrderByDescending(c => c.Worth).Take(WorthALook).ToList();
         while (chosen.Count < given + count && pool.Count > 0)
         {
             var best = pool.MaxBy(c => c.Worth + Spread(c.Word));

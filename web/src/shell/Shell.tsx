@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { useSchool, useSignOut } from '../session/session';
 import { text } from '../text/text';
 import { KeysHelp } from './KeysHelp';
@@ -45,6 +45,9 @@ export function Shell() {
       <main id="main" className="page" tabIndex={-1}>
         <Outlet />
       </main>
+      <footer className="foot no-print">
+        <Link to="/about">{text('about.title')}</Link>
+      </footer>
       <KeysHelp show={help} onHide={() => setHelp(false)} />
     </>
   );

@@ -9,6 +9,18 @@ export const messages = {
   'nav.main': 'Main',
   'nav.shortcuts': 'Keys',
 
+  'about.title': 'About Bold Ladder',
+  'about.what': 'Bold Ladder plans phonics lessons from the order your school teaches in. Every word that children read or spell is checked against what their group has been taught.',
+  'about.unread': 'The word list has not yet been read by a qualified teacher. If a word looks wrong, leave it out and tell your phonics lead.',
+  'about.accents': 'Accents: Southern British, Northern English and General American. Scottish, Irish, Welsh and West Country have no profile yet.',
+  'about.care': 'What is seen in lessons is not a diagnosis. Local curriculum and data-protection rules come first.',
+  'about.sources': 'Where the data comes from',
+  'about.source.sounds': 'Pronunciations: the Carnegie Mellon University Pronouncing Dictionary (BSD), turned into Southern British here.',
+  'about.source.counts': 'How common words are: SUBTLEX-US, Brysbaert and New, 2009.',
+  'about.source.words': 'Spellings: the Hunspell dictionaries of SCOWL (MIT and BSD).',
+  'about.source.unsuitable': 'Unsuitable words: cuss and profanities (MIT), naughty-words (CC BY 4.0, Shutterstock), reviewed by hand.',
+  'about.source.fonts': 'Typefaces: Andika (SIL) and Atkinson Hyperlegible (Braille Institute), SIL Open Font License.',
+
   'error.offline': 'The server can’t be reached. What is on the screen is safe; try again in a moment.',
   'error.unknown': 'Something went wrong. Nothing was changed; try again.',
   'error.retry': 'Try again',
