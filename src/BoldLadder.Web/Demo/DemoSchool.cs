@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
@@ -114,12 +115,9 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         }
     }
 
-    /// <summary>Each lesson showed six earlier correspondences again, in turn.</summary>
-    private string[] Review(int rung)
-    {
-        var earlier = words.LettersFirst.Rungs.Take(rung).SelectMany(r => r.Correspondences).Select(c => c.Notation).ToList();
-        return [.. Enumerable.Range(0, Math.Min(6, earlier.Count)).Select(k => earlier[((rung * 6) + k) % earlier.Count]).Distinct()];
-    }
+    /// <summary>Each lesson showed six earlier correspondences again.</summary>
+    private string[] Review(int rung) => [.. Seeded.For(rung, "review")
+        .Shuffle(words.LettersFirst.Rungs.Take(rung).SelectMany(r => r.Correspondences)).Take(6).Select(c => c.Notation)];
 
     private async Task WriteAccounts(string file, (string Role, User User)[] people)
     {
