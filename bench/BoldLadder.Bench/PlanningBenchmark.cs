@@ -34,7 +34,7 @@ public class PlanningBenchmark
             ladder.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish), ladder.Rungs[rung], lexicon,
             [.. ladder.Rungs.Take(rung).SelectMany(r => r.Tricky)],
             ladder.Rungs.Take(rung).SelectMany((r, i) => r.Correspondences.Select(c => (c, i))).DistinctBy(x => x.c).ToDictionary(x => x.c, x => rung - x.i),
-            new Dictionary<string, int>(), sentences, 25, 1);
+            [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), sentences, 25, 1);
     }
 
     [GlobalCleanup]
@@ -57,5 +57,5 @@ public class PlanningBenchmark
 
     private LessonRequest Fresh(LessonRequest request) => new(
         new Taught(request.Before.Correspondences, request.Before.Patterns, request.Before.Free, request.Before.Leniencies, request.Before.Accent),
-        request.Today, request.Lexicon, request.TrickyBefore, request.Recall, request.RecentWords, request.Sentences, request.Minutes, ++seed);
+        request.Today, request.Lexicon, request.TrickyBefore, request.Recall, request.Newest, request.RecentWords, request.Sentences, request.Minutes, ++seed);
 }

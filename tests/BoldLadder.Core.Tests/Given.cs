@@ -35,6 +35,6 @@ internal static class Given
             foreach (var c in LettersFirst.Rungs[i].Correspondences) recall[c] = rung - i;
         }
         return new LessonRequest(before, LettersFirst.Rungs[rung], Lexicon, [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
-            recall, new Dictionary<string, int>(), Sentences, minutes, seed);
+            recall, [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), Sentences, minutes, seed);
     }
 }

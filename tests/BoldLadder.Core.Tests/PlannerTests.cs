@@ -102,6 +102,16 @@ public class PlannerTests
     }
 
     [Fact]
+    public void Recent_words_use_what_was_taught_last_even_when_older_cards_were_just_seen()
+    {
+        var request = Given.Request(34, 1);
+        request = request with { Recall = request.Recall.ToDictionary(r => r.Key, r => request.Newest.Take(6).Contains(r.Key) ? 6 : 1) };
+        var words = LessonPlanner.Plan(request).Find("revisit-words")!.Items.Cast<WordItem>().ToList();
+        Assert.NotEmpty(words);
+        Assert.All(words, w => Assert.Contains(request.Newest.Take(6), Given.Word(w.Word).Contains));
+    }
+
+    [Fact]
     public void No_word_to_spell_has_a_common_homophone()
     {
         for (var rung = 0; rung < Rungs; rung++)

@@ -65,6 +65,10 @@ public sealed class Progress
         return recall;
     }
 
+    /// <summary>Correspondences by when they were taught, or will be before the lesson that is <paramref name="ahead"/> lessons from now; the newest first.</summary>
+    public ImmutableArray<Correspondence> Newest(int ahead) =>
+        [.. facts.SelectMany(f => f.Correspondences).Select(Correspondence.Parse).Concat(Remaining.Take(ahead).SelectMany(r => r.Correspondences)).Reverse().Distinct()];
+
     /// <summary>For words of recent lessons how many lessons ago they were last used.</summary>
     public IReadOnlyDictionary<string, int> RecentWords(int ahead)
     {

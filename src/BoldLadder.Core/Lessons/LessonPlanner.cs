@@ -16,6 +16,9 @@ public static class LessonPlanner
     /// <summary>With fewer words of its own than this a rung is taught by ear, by spotting and by forming letters.</summary>
     public const int FewWords = 4;
 
+    /// <summary>Words from recent lessons use one of this many correspondences taught last.</summary>
+    private const int RecentCorrespondences = 6;
+
     public static Lesson Plan(LessonRequest request)
     {
         var own = OwnWords(request).ToList();
@@ -142,7 +145,7 @@ public static class LessonPlanner
     {
         var random = Seeded.For(request.Seed, "cards");
         var taught = request.Before.Correspondences.Select(c => (Correspondence: c, Lessons: request.Recall.GetValueOrDefault(c, 0), Draw: random.Fraction())).ToList();
-        var newest = taught.OrderBy(c => c.Lessons + c.Draw).Take(count / 3).ToList();
+        var newest = taught.Where(c => request.Newest.AsSpan()[..Math.Min(count / 3, request.Newest.Length)].Contains(c.Correspondence)).ToList();
         var longestUnseen = taught.Except(newest).OrderByDescending(c => c.Lessons + (2 * c.Draw)).Take(count - newest.Count);
         var due = newest.Concat(longestUnseen).Select(c => c.Correspondence);
         var shuffled = random.Shuffle(due);
@@ -156,7 +159,7 @@ public static class LessonPlanner
 
     private static Activity? Recent(LessonRequest request, int count)
     {
-        var newest = request.Recall.OrderBy(r => r.Value).Take(8).Select(r => r.Key).ToList();
+        var newest = request.Newest.Take(RecentCorrespondences).ToList();
         var readable = request.Lexicon.Words.Where(w => Usable.InLessons(w) && request.Before.CanRead(w));
         var words = new WordChoice(request, Seeded.For(request.Seed, "recent")).Take(readable.Where(w => newest.Exists(w.Contains)), count);
         return words.Count == 0 ? null : Made("revisit-words", ActivityKind.RecentWords, ResponseMode.SayTogether,

@@ -11,6 +11,7 @@ namespace BoldLadder.Core.Lessons;
 /// <param name="Lexicon">All words.</param>
 /// <param name="TrickyBefore">Tricky words taught before today, oldest first.</param>
 /// <param name="Recall">For each taught correspondence how many lessons ago it was last seen; what is longest unseen is due.</param>
+/// <param name="Newest">What was taught last, the newest first.</param>
 /// <param name="RecentWords">For words of recent lessons how many lessons ago they were used.</param>
 /// <param name="Sentences">The bank of captions and sentences.</param>
 /// <param name="Minutes">How long the lesson is: 15, 20, 25 or 30.</param>
@@ -21,6 +22,7 @@ public sealed record LessonRequest(
     Lexicon Lexicon,
     ImmutableArray<string> TrickyBefore,
     IReadOnlyDictionary<Correspondence, int> Recall,
+    ImmutableArray<Correspondence> Newest,
     IReadOnlyDictionary<string, int> RecentWords,
     SentenceBank Sentences,
     int Minutes,

@@ -34,7 +34,7 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
     /// <summary>The request for a rung on a day; the rung may differ from the expected one for a lesson planned earlier.</summary>
     public LessonRequest Request(GroupDay day, Rung rung, long seed) => new(
         day.Progress.Before(day.Ahead, Leniencies.All, scope.Accent), rung, words.Lexicon, day.Progress.TrickyBefore(day.Ahead),
-        day.Progress.Recall(day.Ahead), day.Progress.RecentWords(day.Ahead), words.Sentences, day.Group.LessonMinutes, seed);
+        day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), words.Sentences, day.Group.LessonMinutes, seed);
 
     /// <summary>A new planned lesson for the day, not yet saved.</summary>
     public StoredLesson Plan(GroupDay day, Rung rung)

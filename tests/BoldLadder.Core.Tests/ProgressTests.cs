@@ -1,0 +1,68 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+public class ProgressTests
+{
+    private static readonly DateOnly Monday = new(2026, 11, 23);
+
+    private static TaughtFact Fact(int day, string correspondences, string seen = "", string tricky = "", string words = "") =>
+        new(Monday.AddDays(day), Split(correspondences), [], Split(tricky), Split(seen), Split(words));
+
+    private static ImmutableArray<string> Split(string text) => [.. text.Split(' ', StringSplitOptions.RemoveEmptyEntries)];
+
+    [Fact]
+    public void What_was_taught_comes_from_the_log_whatever_the_ladder_says_now()
+    {
+        var log = new[] { Fact(0, "sh=ʃ ee=iː"), Fact(1, "a=æ d=d") };
+        var reversed = Given.LettersFirst with { Rungs = [.. Given.LettersFirst.Rungs.Reverse()] };
+        var (before, after) = (new Progress(Given.LettersFirst, log), new Progress(reversed, log));
+        Assert.Equal(before.Correspondences, after.Correspondences);
+        Assert.Equal(4, after.Correspondences.Count);
+        Assert.Equal("m", before.Remaining[0].Label);
+        Assert.NotEqual(before.Remaining[0], after.Remaining[0]);
+    }
+
+    [Fact]
+    public void A_day_ahead_counts_what_the_plan_teaches_until_then()
+    {
+        var progress = new Progress(Given.LettersFirst, [Fact(0, "a=æ d=d")]);
+        Assert.False(progress.Before(0, Leniencies.All, Accent.SouthernBritish).CanRead(Given.Word("map")));
+        Assert.True(progress.Before(2, Leniencies.All, Accent.SouthernBritish).CanRead(Given.Word("map")));
+        Assert.Equal(["p=p", "m=m"], progress.Newest(2).Take(2).Select(c => c.Notation));
+    }
+
+    [Fact]
+    public void Recall_counts_lessons_since_something_was_taught_or_shown()
+    {
+        var progress = new Progress(Given.LettersFirst, [Fact(0, "a=æ d=d", words: "dad"), Fact(1, "m=m", seen: "a=æ"), Fact(2, "p=p")]);
+        var recall = progress.Recall(0);
+        Assert.Equal((3, 2, 1), (recall[Correspondence.Parse("d=d")], recall[Correspondence.Parse("a=æ")], recall[Correspondence.Parse("p=p")]));
+        Assert.Equal(3, progress.RecentWords(0)["dad"]);
+    }
+
+    [Fact]
+    public void Tricky_words_are_those_taught_and_those_planned_until_then()
+    {
+        var progress = new Progress(Given.LettersFirst, [Fact(0, "a=æ d=d", tricky: "the")]);
+        Assert.Equal("the", Assert.Single(progress.TrickyBefore(0)));
+        Assert.Contains("i", progress.TrickyBefore(4));
+    }
+
+    [Fact]
+    public void The_calendar_knows_terms_weekends_and_closed_days()
+    {
+        var calendar = new SchoolCalendar([(Monday, Monday.AddDays(11))], [Monday.AddDays(1)]);
+        Assert.Equal(9, calendar.Days.Length);
+        Assert.False(calendar.IsTeachingDay(Monday.AddDays(1)));
+        Assert.Equal(Monday.AddDays(7), calendar.OnOrAfter(Monday.AddDays(5)));
+        Assert.Equal(Monday, calendar.Before(Monday.AddDays(2)));
+        Assert.Null(calendar.OnOrAfter(Monday.AddDays(12)));
+        Assert.Equal(2, calendar.Count(Monday, Monday.AddDays(3)));
+        Assert.Empty(new SchoolCalendar([(Monday, Monday.AddDays(-1))], []).Days);
+    }
+}
