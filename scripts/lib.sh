@@ -106,11 +106,11 @@ _pg_make() {
   rm -rf "$PG_HOME"; mkdir -p "$PG_HOME"
   [ "$(id -u)" = 0 ] && chown postgres:postgres "$PG_HOME"
   local password; password="$(_secret)"
-  (umask 077; printf '%s' "$password" >"$RUN/$PG_NAME.initial")
-  [ "$(id -u)" = 0 ] && chown postgres "$RUN/$PG_NAME.initial"
-  as_postgres "$PG_BIN/initdb" -D "$PG_HOME/data" -U bold_owner --auth=scram-sha-256 --pwfile="$RUN/$PG_NAME.initial" -E UTF8 --locale=C.UTF-8 >"$RUN/$PG_NAME.initdb.log" 2>&1 \
+  (umask 077; printf '%s' "$password" >"$PG_HOME/initial")
+  [ "$(id -u)" = 0 ] && chown postgres "$PG_HOME/initial"
+  as_postgres "$PG_BIN/initdb" -D "$PG_HOME/data" -U bold_owner --auth=scram-sha-256 --pwfile="$PG_HOME/initial" -E UTF8 --locale=C.UTF-8 >"$RUN/$PG_NAME.initdb.log" 2>&1 \
     || fail "PostgreSQL could not be set up; see $RUN/$PG_NAME.initdb.log"
-  rm -f "$RUN/$PG_NAME.initial"
+  rm -f "$PG_HOME/initial"
   local setting
   {
     printf "listen_addresses='127.0.0.1'\nunix_socket_directories=''\nmax_connections=60\n"

@@ -138,6 +138,27 @@ public class PlannerTests
     }
 
     [Fact]
+    public void Choosing_others_breaks_no_rule_on_any_rung()
+    {
+        for (var rung = 0; rung < Rungs; rung++)
+        {
+            var request = Given.Request(rung, 4);
+            var lesson = LessonPlanner.Plan(request);
+            foreach (var activity in lesson.Parts[2].Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords))
+            {
+                foreach (var changed in new[] { LessonPlanner.Refill(request, lesson, activity, 9), LessonPlanner.ReplaceOne(request, lesson, activity, activity.Items[^1].Id, 9) })
+                {
+                    Assert.InRange(changed.Items.Length, 1, activity.Items.Length);
+                    Assert.Equal(changed.Items.Length, changed.Items.Select(i => i.Id).Distinct().Count());
+                    Assert.All(changed.Items.Cast<WordItem>(), i => Assert.True(request.After.CanRead(Given.Word(i.Word)), i.Word));
+                    var own = changed.Items.Cast<WordItem>().Count(i => Usable.Shows(request.Today, Given.Word(i.Word)));
+                    Assert.True(own * 3 >= changed.Items.Length * 2, $"{request.Today.Label} {changed.Id}: {own} of {changed.Items.Length}");
+                }
+            }
+        }
+    }
+
+    [Fact]
     public void Every_word_says_why_it_was_chosen()
     {
         var reasons = LessonPlanner.Plan(Given.Request(34, 1)).Find("practise-read")!.Items.Cast<WordItem>().Select(i => i.Reasons).ToList();

@@ -35,6 +35,18 @@ public sealed class LessonTests : IAsyncLifetime
         Assert.Empty(first.Problems);
     }
 
+    [Theory]
+    [InlineData("2026-11-24", "2026-11-24", true)]
+    [InlineData("2026-11-28", "2026-11-30", false)]
+    [InlineData("2027-06-01", null, false)]
+    public async Task Today_is_offered_when_it_is_a_teaching_day_else_the_next_one(string today, string? offered, bool isToday)
+    {
+        school.Serve(("Today", today));
+        lead = await school.As("lead");
+        var group = await Group();
+        Assert.Equal((offered, isToday), (group.LessonDate?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), group.IsToday));
+    }
+
     [Fact]
     public async Task Two_openings_at_once_make_one_lesson()
     {
@@ -119,6 +131,9 @@ public sealed class LessonTests : IAsyncLifetime
         await TestClient.Problem(await lead.Send(HttpMethod.Post, lead.Lesson(school.Otters, Today) + "/commands", new LessonCommand(LessonCommandType.Undo, null, null, null)), (HttpStatusCode)428);
         await TestClient.Problem(await lead.Change(lesson, LessonCommandType.Keep, item: "practise-read:nonesuch"), HttpStatusCode.UnprocessableEntity);
         await TestClient.Problem(await lead.Change(lesson, LessonCommandType.ChooseOthers, activity: "no-such-activity"), HttpStatusCode.UnprocessableEntity);
+        var nothing = await TestClient.Problem(await lead.Change(lesson, LessonCommandType.ChooseOthers, activity: "teach-correspondence"), HttpStatusCode.UnprocessableEntity);
+        Assert.Equal("bold:no-others", nothing.GetProperty("type").GetString());
+        Assert.Equal(1, (await lead.Open(school.Otters, Today)).Version);
     }
 
     [Fact]

@@ -44,6 +44,20 @@ public sealed class SessionTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_wrong_try_at_the_same_moment_does_not_shut_out_the_right_password()
+    {
+        var (wrong, right) = (await school.As(null), await school.As(null));
+        for (var i = 0; i < 6; i++)
+        {
+            var tries = Enumerable.Range(0, 2).Select(_ => wrong.Send(HttpMethod.Post, "/api/session", new { email = "lead@test.example", password = "wrong-password-here" })).ToList();
+            right.ForgetToken();
+            var signedIn = await right.Send(HttpMethod.Post, "/api/session", new { email = "lead@test.example", password = TestSchool.Password });
+            Assert.Equal(HttpStatusCode.OK, signedIn.StatusCode);
+            await Task.WhenAll(tries);
+        }
+    }
+
+    [Fact]
     public async Task The_session_cookie_is_for_this_host_only_and_out_of_reach_of_scripts()
     {
         using var http = school.App.CreateClient(new() { BaseAddress = new Uri("https://localhost"), HandleCookies = false });

@@ -74,11 +74,11 @@ test.describe('with a wrong password', () => {
 
   test('the form says what to do and keeps what was typed', async ({ page }) => {
     await page.goto('/sign-in');
-    await page.getByLabel('Email address').fill('maya@fernhollow.example');
+    await page.getByLabel('Email address').fill('tom@fernhollow.example');
     await page.getByLabel('Password').fill('not the password');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('alert')).toContainText('don’t match'.replace('’', "'"));
-    await expect(page.getByLabel('Email address')).toHaveValue('maya@fernhollow.example');
+    await expect(page.getByLabel('Email address')).toHaveValue('tom@fernhollow.example');
   });
 });
 

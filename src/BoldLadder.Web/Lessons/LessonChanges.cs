@@ -28,11 +28,17 @@ public static class LessonChanges
             case LessonCommandType.Keep when activity is not null && command.ItemId is not null:
                 return (document.With(activity with { Items = [.. activity.Items.Select(i => i.Id == command.ItemId ? i with { Kept = command.Kept ?? true } : i)] }), null);
             case LessonCommandType.ChooseOthers when activity is not null:
-                return (document.With(LessonPlanner.Refill(Request(seed), document, activity, seed)), null);
+                return Others(document, activity, LessonPlanner.Refill(Request(seed), document, activity, seed));
             case LessonCommandType.ReplaceOne when activity is not null && command.ItemId is not null:
-                return (document.With(LessonPlanner.ReplaceOne(Request(seed), document, activity, command.ItemId, seed)), null);
+                return Others(document, activity, LessonPlanner.ReplaceOne(Request(seed), document, activity, command.ItemId, seed));
             default:
                 return (null, Problem.Of(StatusCodes.Status422UnprocessableEntity, "unknown-item", "That activity or item is not in this lesson. Reload the lesson and choose again."));
         }
     }
+
+    /// <summary>The document with the activity's other items, or the answer that there are none.</summary>
+    private static (Lesson? Changed, ProblemHttpResult? Refusal) Others(Lesson document, Activity before, Activity after) =>
+        before.Items.Select(i => i.Id).SequenceEqual(after.Items.Select(i => i.Id))
+            ? (null, Problem.Of(StatusCodes.Status422UnprocessableEntity, "no-others", "There is nothing else to choose from for this group today. What is there stays."))
+            : (document.With(after), null);
 }

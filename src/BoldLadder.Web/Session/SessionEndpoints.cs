@@ -20,6 +20,8 @@ public sealed record AntiforgeryView(string Token);
 /// <summary>Signing in and out. The antiforgery token is fetched anew after each.</summary>
 public static class SessionEndpoints
 {
+    private const int MostRaces = 5;
+
     public static void MapSession(this IEndpointRouteBuilder api)
     {
         api.MapGet("/antiforgery", (IAntiforgery antiforgery, HttpContext context) =>
@@ -41,6 +43,13 @@ public static class SessionEndpoints
         }
         var user = await signIn.UserManager.FindByEmailAsync(request.Email);
         var result = user is null ? SignInResult.Failed : await signIn.PasswordSignInAsync(user, request.Password, isPersistent: false, lockoutOnFailure: true);
+        for (var tries = 0; tries < MostRaces && user is not null && !result.Succeeded && !result.IsLockedOut; tries++)
+        {
+            // A wrong try at the same moment changed the account's row first: the right password is tried again on the row as it is now.
+            if (!await signIn.UserManager.CheckPasswordAsync(user, request.Password)) break;
+            await store.Entry(user).ReloadAsync();
+            result = await signIn.PasswordSignInAsync(user, request.Password, isPersistent: false, lockoutOnFailure: true);
+        }
         if (!result.Succeeded)
         {
             return Problem.Of(StatusCodes.Status401Unauthorized, result.IsLockedOut ? "sign-in-locked" : "sign-in-failed", result.IsLockedOut
