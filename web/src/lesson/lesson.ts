@@ -59,5 +59,5 @@ export function useLessonChanges(lesson: LessonView) {
   return { change, close };
 }
 
-/** What is new in a lesson, as its label. */
+/** Whole minutes to show for a stretch of the lesson, at least one. */
 export const minutesOf = (seconds: number) => Math.max(1, Math.round(seconds / 60));
