@@ -35,6 +35,7 @@ test('a lead signs in, sees today’s lesson, changes it, teaches it from the bo
   for (let i = 0; i < 80 && !(await page.getByText('The end').isVisible()); i++) await page.keyboard.press(' ');
   await expect(page.getByText('The end')).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.locator('.status')).toHaveText('Planned');
 
   await page.keyboard.press('c');
   await expect(page.getByRole('dialog')).toContainText('counts as taught from now on');

@@ -1,12 +1,13 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 /** Runs an action when its key is pressed and no text is being typed; keys with modifiers are left to the browser. */
 export function useKeys(actions: Record<string, (event: KeyboardEvent) => void>, active = true) {
   const latest = useRef(actions);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = actions;
   });
-  useEffect(() => {
+  // In a layout effect: what can be seen can be typed at, a key pressed at once is not lost.
+  useLayoutEffect(() => {
     if (!active) return undefined;
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
