@@ -43,6 +43,9 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
             .OrderBy(w => w.Spelling, StringComparer.Ordinal)];
     }
 
+    /// <summary>The spellings of all usable words, commonest first.</summary>
+    public IReadOnlyList<string> Ranked() => [.. Candidates().Select(c => c.Spelling)];
+
     /// <summary>The file for each first letter: name and content.</summary>
     public static IEnumerable<(string Name, string Content)> Shards(IEnumerable<Word> words) => words
         .GroupBy(w => w.Spelling[0])

@@ -1,0 +1,29 @@
+using BoldLadder.Core.Randomness;
+using BoldLadder.Tool.Building;
+
+namespace BoldLadder.Tool.Commands;
+
+/// <summary>
+/// bold draw-gold: the seeded draw of words to be judged by hand, 100 from each stretch of ranks (and five to stand in for what is unfit), without words that were
+/// judged before. Prints rank and word.
+/// </summary>
+public static class DrawGoldCommand
+{
+    private const long Seed = 20261124;
+    private const int PerStretch = 105;
+
+    private static readonly (int From, int To)[] Stretches = [(1, 500), (501, 2_000), (2_001, 5_000), (5_001, 20_000)];
+
+    public static int Run(TextWriter output)
+    {
+        var sources = WordSources.Read(Path.Combine(ProjectFolders.Data, "sources"));
+        var ranked = new LexiconBuilder(sources, HandWork.Read(Path.Combine(ProjectFolders.Data, "builder"))).Ranked();
+        var judged = File.ReadLines(Path.Combine(ProjectFolders.Data, "gold", "segmentation.tsv")).Select(l => l.Split('\t')).Where(c => c[0] == "first").Select(c => c[1]).ToHashSet(StringComparer.Ordinal);
+        foreach (var (from, to) in Stretches)
+        {
+            var fresh = ranked.Take(to).Skip(from - 1).Select((word, i) => (Rank: from + i, Word: word)).Where(w => !judged.Contains(w.Word)).ToList();
+            foreach (var (rank, word) in Seeded.For(Seed, $"gold {from}").Shuffle(fresh).Take(PerStretch)) output.WriteLine($"{rank}\t{word}");
+        }
+        return 0;
+    }
+}
