@@ -1,29 +1,69 @@
 using System.Text;
 using BoldLadder.Tool.Commands;
+using BoldLadder.Tool.Input;
 
+const string Usage = """
+    bold COMMAND
+
+      segment [--all]                     words, one a line → graphemes, phonemes, source (lexicon, derived, guessed, unknown)
+      words --taught F [--with ee=iː] [--shape CVC] [--limit N]
+                                          the decodable words, commonest first
+      tricky --taught F                   words, one a line → decodable (yes/no), the graphemes not taught
+      check --taught F [--tricky F]       a text → each word's status (decodable, tricky, not-yet, unknown) and what it needs
+
+      build-lexicon [--check]             make data/lexicon from data/sources (--check: compare, write nothing)
+      derive-ladder                       make data/ladders from data/lexicon
+      review [--rungs N]                  words that the first rungs reach and nobody has read yet
+      gold                                score data/lexicon against data/gold
+      draw-gold                           the seeded draw of words to judge by hand
+
+    All but the last five take --json, and --accent southern-british (default), northern-english, general-american;
+    words, tricky and check take --lenient. Input is standard input, UTF-8; output is tab-separated with a header.
+    A taught file has one correspondence a line (sh=ʃ, a-e=eɪ, x=k+s) and patterns as "pattern: suffix-s"; without such a line all patterns are free.
+    Ends with 0; 1 when a line of input could not be used; 2 after wrong usage.
+    """;
+
+using var output = new StreamWriter(Console.OpenStandardOutput(), new UTF8Encoding(false), 1 << 16);
 Console.OutputEncoding = new UTF8Encoding(false);
-return args switch
+var session = new Session(Console.OpenStandardInput(), output, Console.Error);
+try
 {
-    ["segment", .. var rest] => SegmentCommand.Run(rest, Console.In, Console.Out, Console.Error),
-    ["build-lexicon", .. var rest] => BuildLexiconCommand.Run(rest, Console.Error),
-    ["derive-ladder"] => DeriveLadderCommand.Run(Console.Error),
-    ["draw-gold"] => DrawGoldCommand.Run(Console.Out),
-    ["gold"] => GoldCommand.Run(Console.Out),
-    _ => Usage(),
-};
-
-static int Usage()
+    var status = args switch
+    {
+        ["segment", .. var rest] => Run(SegmentCommand.Run, rest),
+        ["words", .. var rest] => Run(WordsCommand.Run, rest),
+        ["tricky", .. var rest] => Run(TrickyCommand.Run, rest),
+        ["check", .. var rest] => Run(CheckCommand.Run, rest),
+        ["build-lexicon", .. var rest] => BuildLexiconCommand.Run(rest, Console.Error),
+        ["derive-ladder"] => DeriveLadderCommand.Run(Console.Error),
+        ["review", .. var rest] => Run(ReviewCommand.Run, rest),
+        ["gold"] => GoldCommand.Run(output),
+        ["draw-gold"] => DrawGoldCommand.Run(output),
+        ["--help" or "help"] => Help(Console.Out, 0),
+        _ => Help(Console.Error, 2),
+    };
+    output.Flush();
+    return status;
+}
+catch (UsageException problem)
 {
-    Console.Error.WriteLine("""
-        bold COMMAND
-
-          segment [--accent A] [--json]   words on standard input, one a line → graphemes and phonemes
-          build-lexicon [--check]         make data/lexicon from data/sources (--check: compare, write nothing)
-          derive-ladder                   make data/ladders from data/lexicon
-          draw-gold                       the seeded draw of words to judge by hand
-          gold                            score data/lexicon against data/gold
-
-        Accents: southern-british (default), northern-english, general-american.
-        """);
+    Console.Error.WriteLine(problem.Message);
     return 2;
+}
+catch (IOException)
+{
+    // Whoever read the output has gone (bold check | head): nothing is left to say.
+    return 0;
+}
+
+int Run(Action<string[], Session> command, string[] rest)
+{
+    command(rest, session);
+    return session.Complained ? 1 : 0;
+}
+
+static int Help(TextWriter writer, int status)
+{
+    writer.WriteLine(Usage);
+    return status;
 }

@@ -25,6 +25,9 @@ internal static class Given
     public static Taught Taught(string notations, Leniencies leniencies = Leniencies.None, Patterns taught = Patterns.None, Patterns free = Patterns.All, Accent? accent = null) =>
         new(CorrespondenceSet.Parse(notations.Split(' ', StringSplitOptions.RemoveEmptyEntries)), taught, free, leniencies, accent ?? Accent.SouthernBritish);
 
+    /// <summary>The index of the rung of the shipped ladder that teaches the correspondence.</summary>
+    public static int RungOf(string notation) => LettersFirst.Rungs.IndexOf(LettersFirst.Rungs.Single(r => r.Correspondences.Contains(Correspondence.Parse(notation))));
+
     /// <summary>The request for the day on which a rung of the ladder is taught, one rung a day before it.</summary>
     public static LessonRequest Request(int rung, long seed, int minutes = 20)
     {

@@ -17,7 +17,7 @@ public class LettersFirstTests
     private static int RungOf(Patterns pattern) => Ladder.WhenTaught(new Obstacle(null, pattern)) ?? throw new InvalidOperationException(pattern.Id());
 
     private static List<Word> WordsAfter(int rungs) =>
-        [.. Given.Lexicon.Words.Where(w => Usable.InLessons(w) && Ladder.TaughtAfter(rungs, Leniencies.All, Accent.SouthernBritish).CanRead(w))];
+        [.. Given.Lexicon.ForLessons.Where(w => Ladder.TaughtAfter(rungs, Leniencies.All, Accent.SouthernBritish).CanRead(w))];
 
     [Fact]
     public void Three_common_words_are_readable_by_the_fourth_day_and_eight_by_the_sixth_correspondence()

@@ -32,6 +32,9 @@ public sealed class TestSchool : IAsyncDisposable
 
     public Guid OtherSchool { get; } = Guid.CreateVersion7();
 
+    /// <summary>The rungs Otters come to from today on: twelve are behind them.</summary>
+    public IEnumerable<BoldLadder.Core.Ladders.Rung> OttersNext => App.Services.GetRequiredService<WordData>().LettersFirst.Rungs.Skip(12);
+
     public Guid Otters { get; } = Guid.CreateVersion7();
 
     public Guid Kestrels { get; } = Guid.CreateVersion7();

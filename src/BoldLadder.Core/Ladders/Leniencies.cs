@@ -35,6 +35,11 @@ public enum Leniencies
 /// <summary>Which taught correspondence lets in which other.</summary>
 public static class LeniencyRules
 {
+    /// <summary>The leniencies in words a message can use: weak-vowel, s-as-z.</summary>
+    public static string Names(this Leniencies leniencies) => string.Join(", ", Enum.GetValues<Leniencies>()
+        .Where(l => int.IsPow2((int)l) && leniencies.HasFlag(l))
+        .Select(l => string.Concat(l.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()))));
+
     /// <summary>The leniency by which a child who was taught <paramref name="taught"/> may be asked for <paramref name="asked"/>; none when there is no such leniency.</summary>
     public static Leniencies Between(Correspondence taught, Correspondence asked)
     {

@@ -39,9 +39,10 @@ public static class LettersFirst
         return ThinRungs.WithReasons(new TrickyPlacement(lexicon).On(ladder), lexicon);
     }
 
+    /// <summary>o comes before i: beside a, its mouth shape is the easier one to tell apart.</summary>
     private static IEnumerable<OrderUnit> Letters() =>
-        "a=æ b=b c=k d=d e=e f=f g=g h=h i=ɪ j=dʒ k=k l=l m=m n=n o=ɒ p=p r=r s=s t=t v=v w=w x=k+s y=j z=z".Split(' ')
-            .Select(n => Unit("letters", n, [], 1)).Append(Unit("letters", "u=ʌ", [], 1)).Append(Unit("letters", "qu=k+w", ["u=ʌ"], 1));
+        "a=æ b=b c=k d=d e=e f=f g=g h=h j=dʒ k=k l=l m=m n=n o=ɒ p=p r=r s=s t=t v=v w=w x=k+s y=j z=z".Split(' ')
+            .Select(n => Unit("letters", n, [], 1)).Append(Unit("letters", "i=ɪ", ["o=ɒ"], 1)).Append(Unit("letters", "u=ʌ", [], 1)).Append(Unit("letters", "qu=k+w", ["u=ʌ"], 1));
 
     /// <summary>The first two units make the first rung: one sound alone makes no word.</summary>
     private static IEnumerable<OrderUnit> Paired(ImmutableArray<OrderUnit> order) =>

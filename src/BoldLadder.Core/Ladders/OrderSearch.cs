@@ -19,12 +19,13 @@ public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long see
 {
     private const int MostConsonantsInARow = 3;
     private const int EarlyUnits = 12;
+    private const int HeldFirst = 2;
 
     /// <summary>Orders kept at each step: many while the first phase decides everything, few later.</summary>
     private const int EarlyWidth = 24;
     private const int LaterWidth = 10;
 
-    private readonly Word[] usable = [.. words.Where(Usable.InLessons)];
+    private readonly Word[] usable = [.. words.Where(w => w.IsForLessons)];
 
     private sealed record Order(ImmutableArray<OrderUnit> Units, Taught Taught, Word[] Unread, double Score);
 
@@ -48,12 +49,12 @@ public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long see
         return beam[0].Units;
     }
 
-    private static Order Extend(Order order, OrderUnit unit, Seeded random)
+    private Order Extend(Order order, OrderUnit unit, Seeded random)
     {
         var taught = order.Taught.With(unit.Correspondences, unit.Patterns);
         var unread = order.Unread.Where(w => !taught.CanRead(w)).ToArray();
         var gained = order.Unread.Length - unread.Length;
-        var score = order.Score + Math.Log(1 + gained) + (Math.Min(gained, 8) / 4.0) + (random.Fraction() / 1000);
+        var score = order.Score + Math.Log(1 + usable.Length - unread.Length) + (Math.Min(gained, 8) / 4.0) + (random.Fraction() / 1000);
         return new Order(order.Units.Add(unit), taught, unread, score);
     }
 
@@ -79,13 +80,17 @@ public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long see
         return -1;
     }
 
-    /// <summary>Two vowels among the first eight, never many consonants in a row, half of the first six consonants can be held.</summary>
+    /// <summary>
+    /// Two vowels among the first eight, never many consonants in a row, half of the first six consonants can be held; the first two
+    /// can, so that the first words are blended without a gap.
+    /// </summary>
     private static bool EarlyMix(Order order, OrderUnit unit)
     {
         var early = order.Units.SelectMany(u => u.Correspondences).Concat(unit.Correspondences).ToList();
         var consonants = early.Where(c => !c.IsVowel).Take(6).ToList();
         return early.AsEnumerable().Reverse().TakeWhile(c => !c.IsVowel).Count() <= MostConsonantsInARow
             && consonants.Count(c => !c.Sounds[^1].CanBeHeld) <= 3
+            && consonants.Take(HeldFirst).All(c => c.Sounds[^1].CanBeHeld)
             && (early.Count < 8 || early.Take(8).Count(c => c.IsVowel) >= 2);
     }
 }

@@ -41,10 +41,13 @@ public sealed class Taught
     public Taught With(IEnumerable<Correspondence> correspondences, Patterns patterns = Patterns.None) =>
         new(Correspondences.Add(correspondences), Patterns | patterns, Free, Leniencies, Accent);
 
-    public bool CanRead(Word word) =>
-        word.Body.IsSubsetOf(counted.Value)
-        && (word.Patterns & ~(Patterns | Free)) == Patterns.None
-        && (word.Suffix is null || Patterns.HasFlag(word.Suffix.Suffix) || word.Ending.IsSubsetOf(counted.Value));
+    public bool CanRead(Word word)
+    {
+        var needs = word.NeedsIn(Accent);
+        return needs.Body.IsSubsetOf(counted.Value)
+            && (word.Patterns & ~(Patterns | Free)) == Patterns.None
+            && (SuppliedBy(word) > 0 || needs.Ending.IsSubsetOf(counted.Value));
+    }
 
     /// <summary>True when a child may be asked for the correspondence: it was taught, sounds like one that was, or a leniency lets it in.</summary>
     public bool Covers(Correspondence correspondence) => counted.Value.Contains(correspondence);
@@ -52,25 +55,53 @@ public sealed class Taught
     /// <summary>The parts of <paramref name="word"/> that stand in the way, in word order, then patterns; none when it is decodable.</summary>
     public IEnumerable<Obstacle> Obstacles(Word word)
     {
-        var supplied = word.Suffix is not null && Patterns.HasFlag(word.Suffix.Suffix) ? word.Suffix.Parts : 0;
-        foreach (var part in word.Required[..^supplied])
+        foreach (var place in TrickyPlaces(word))
         {
-            if (!Covers(part)) yield return new Obstacle(part, Patterns.None);
+            var part = word.NeedsIn(Accent).Parts[place];
+            yield return new Obstacle(part, Patterns.None, LettingIn(part));
         }
         foreach (var pattern in (word.Patterns & ~(Patterns | Free)).Each()) yield return new Obstacle(null, pattern);
     }
 
+    /// <summary>
+    /// The tricky part of a word: the places, from 0, of the graphemes that can't be read yet; none when only a pattern is missing or nothing is.
+    /// Source: docs/handbook.md, section 4 (Tricky word).
+    /// </summary>
+    public IEnumerable<int> TrickyPlaces(Word word)
+    {
+        var parts = word.NeedsIn(Accent).Parts;
+        for (var i = 0; i < parts.Length - SuppliedBy(word); i++)
+        {
+            if (!Covers(parts[i])) yield return i;
+        }
+    }
+
+    /// <summary>
+    /// The leniencies, not given yet, that would make a refused word readable; none when it is readable, or no leniency would help.
+    /// Where several would let in the same part, all are named.
+    /// </summary>
+    public Leniencies WouldLetIn(Word word)
+    {
+        var obstacles = Obstacles(word).ToList();
+        return obstacles.All(o => o.LetInBy != Leniencies.None) ? obstacles.Aggregate(Leniencies.None, (all, o) => all | o.LetInBy) : Leniencies.None;
+    }
+
+    /// <summary>How many graphemes at the end of the word a taught suffix supplies.</summary>
+    private int SuppliedBy(Word word) => word.Suffix is not null && Patterns.HasFlag(word.Suffix.Suffix) ? word.Suffix.Parts : 0;
+
+    private Leniencies LettingIn(Correspondence part) =>
+        Correspondences.Aggregate(Leniencies.None, (all, taught) => all | LeniencyRules.Between(taught, part)) & ~Leniencies;
+
     private CorrespondenceSet CountedAsReadable()
     {
-        var taught = Correspondences.ToList();
-        return Correspondences.Add(Correspondence.All.Where(asked => taught.Any(t =>
-            Accent.AreOne(t, asked) || (asked.IsBath && t.Notation == "a=ɑː")
-            || (LeniencyRules.Between(t, asked) & Leniencies) != Leniencies.None)));
+        var readable = Readable.In(Accent).From(Correspondences, Leniencies);
+        return Patterns.HasFlag(Patterns.Contraction) ? readable.Union(Readable.AfterApostrophe) : readable;
     }
 }
 
 /// <summary>One thing that stands between a group and a word: a correspondence, or else a pattern.</summary>
-public sealed record Obstacle(Correspondence? Correspondence, Patterns Pattern)
+/// <param name="LetInBy">The leniencies by which the correspondence would be readable; none when there is none.</param>
+public sealed record Obstacle(Correspondence? Correspondence, Patterns Pattern, Leniencies LetInBy = Leniencies.None)
 {
     public override string ToString() => Correspondence?.ReferenceNotation ?? Pattern.Id();
 }

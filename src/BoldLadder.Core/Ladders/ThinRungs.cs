@@ -17,7 +17,7 @@ public static class ThinRungs
         var rungs = ladder.Rungs.Select((rung, i) =>
         {
             var after = ladder.TaughtAfter(i + 1, Leniencies.All, Accent.SouthernBritish);
-            return Usable.Showing(rung, after, lexicon.Words).Take(Enough).Count() < Enough ? rung with { Reason = OralReason } : rung;
+            return Usable.Showing(rung, after, lexicon.ForLessons).Take(Enough).Count() < Enough ? rung with { Reason = OralReason } : rung;
         });
         return ladder with { Rungs = [.. rungs] };
     }

@@ -32,9 +32,10 @@ public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most
     /// <summary>The same ladder with tricky words on its rungs, at most one a rung.</summary>
     public Ladder On(Ladder ladder)
     {
+        var reach = new Reach(ladder, Leniencies.All, Accent.SouthernBritish);
         var waiting = lexicon.Words.Where(w => w.Suitability == Suitability.Use && !w.Flags.HasFlag(WordFlags.AmericanOnly) && w.Suffix is null).Take(200)
             .Where(w => !NotNeeded.Contains(w.Spelling))
-            .Select(w => (Word: w, Readable: FirstReadable(ladder, w)))
+            .Select(w => (Word: w, Readable: reach.RungOf(w)))
             .Where(w => w.Readable is not { } rung || rung > firstRung + SoonReadable)
             .OrderByDescending(w => Starters.Contains(w.Word.Spelling)).ThenByDescending(w => w.Word.Zipf + (Math.Min(w.Readable ?? LongTricky, LongTricky) / RungsPerZipf)).ThenBy(w => w.Word.Spelling, StringComparer.Ordinal)
             .ToList();
@@ -51,20 +52,6 @@ public sealed class TrickyPlacement(Lexicon lexicon, int firstRung = 3, int most
             rungs[i] = rungs[i] with { Tricky = [chosen.Word.Spelling] };
         }
         return ladder with { Rungs = rungs.ToImmutable() };
-    }
-
-    /// <summary>The rung after which the word is decodable: where it graduates; null when that never happens on the ladder.</summary>
-    public static int? FirstReadable(Ladder ladder, Word word)
-    {
-        var (low, high) = (0, ladder.Rungs.Length);
-        if (!ladder.TaughtAfter(high, Leniencies.All, Accent.SouthernBritish).CanRead(word)) return null;
-        while (low < high)
-        {
-            var middle = (low + high) / 2;
-            if (ladder.TaughtAfter(middle, Leniencies.All, Accent.SouthernBritish).CanRead(word)) high = middle;
-            else low = middle + 1;
-        }
-        return low - 1;
     }
 
     private static bool Suits(Word word, int rung, int? readable, Taught taught, Dictionary<string, int> placed)

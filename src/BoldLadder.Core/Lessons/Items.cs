@@ -27,7 +27,7 @@ public static class Items
     public static PositionFacts? Positions(Correspondence correspondence, Lexicon lexicon)
     {
         var found = new List<Word>[] { [], [], [] };
-        foreach (var word in lexicon.Words.Where(w => Usable.InLessons(w) && w.Contains(correspondence)))
+        foreach (var word in lexicon.ForLessons.Where(w => w.Contains(correspondence)))
         {
             for (var i = 0; i < word.Required.Length; i++)
             {
@@ -41,7 +41,7 @@ public static class Items
     }
 
     private static string? Example(List<Word> words) => words
-        .OrderByDescending(w => w.Flags.HasFlag(WordFlags.KnownAtFive)).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
+        .OrderByDescending(w => w.IsKnown).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
         .FirstOrDefault()?.Spelling;
 
     private static string KindId(GraphemeKind kind) => kind switch

@@ -91,7 +91,7 @@ public static class LessonPlanner
         lesson.Activities.Where(a => a.Kind == ActivityKind.ReadWords).SelectMany(a => a.Items.OfType<WordItem>()).Select(i => request.Lexicon.Find(i.Word)).OfType<Word>();
 
     /// <summary>Words that use what is new today, readable after it.</summary>
-    private static IEnumerable<Word> OwnWords(LessonRequest request) => Usable.Showing(request.Today, request.After, request.Lexicon.Words);
+    private static IEnumerable<Word> OwnWords(LessonRequest request) => Usable.Showing(request.Today, request.After, request.Lexicon.ForLessons);
 
     private static LessonPart Part(PartKind kind, IEnumerable<Activity?> activities) => new(kind, [.. activities.OfType<Activity>()]);
 
@@ -160,7 +160,7 @@ public static class LessonPlanner
     private static Activity? Recent(LessonRequest request, int count)
     {
         var newest = request.Newest.Take(RecentCorrespondences).ToList();
-        var readable = request.Lexicon.Words.Where(w => Usable.InLessons(w) && request.Before.CanRead(w));
+        var readable = request.Lexicon.ForLessons.Where(w => request.Before.CanRead(w));
         var words = new WordChoice(request, Seeded.For(request.Seed, "recent")).Take(readable.Where(w => newest.Exists(w.Contains)), count);
         return words.Count == 0 ? null : Made("revisit-words", ActivityKind.RecentWords, ResponseMode.SayTogether,
             words.Select(w => Items.OfWord("revisit-words", w, WordChoice.Explain(request, w))));
@@ -179,7 +179,7 @@ public static class LessonPlanner
     private static Activity Oral(LessonRequest request, string id, int count)
     {
         var sounds = request.Today.Correspondences.SelectMany(c => c.Sounds).Select(s => s.Symbol).ToHashSet();
-        var known = request.Lexicon.Words.Where(w => Usable.InLessons(w) && w.Flags.HasFlag(WordFlags.KnownAtFive) && w.Segmentation.SoundCount is 2 or 3).ToList();
+        var known = request.Lexicon.ForLessons.Where(w => w.IsKnown && w.Segmentation.SoundCount is 2 or 3).ToList();
         var own = known.Where(w => w.Segmentation.Parts.SelectMany(p => p.Sounds).Any(s => sounds.Contains(s.Symbol))).ToList();
         var words = new WordChoice(request, Seeded.For(request.Seed, id)).Take(own.Count >= count ? own : known, count);
         return Made(id, ActivityKind.OralBlending, ResponseMode.Listen, words.Select(w => Items.OfWord(id, w, [Reason.Of("only-said")], oral: true)));
@@ -200,7 +200,7 @@ public static class LessonPlanner
         var choice = new WordChoice(request, Seeded.For(request.Seed, "read"));
         var mine = choice.Take(own, Math.Max(count - (count / 4), 1));
         var room = Math.Min(count - mine.Count, mine.Count / 2);
-        var others = request.Lexicon.Words.Where(w => Usable.InLessons(w) && request.Before.CanRead(w) && !Usable.Shows(request.Today, w));
+        var others = request.Lexicon.ForLessons.Where(w => request.Before.CanRead(w) && !Usable.Shows(request.Today, w));
         var contrast = room == 0 ? [] : new WordChoice(request, Seeded.For(request.Seed, "contrast")).Take(others, room, mine);
         return Made("practise-read", ActivityKind.ReadWords, ResponseMode.SayTogether, mine.Concat(contrast)
             .OrderBy(w => w.Segmentation.Taps).ThenBy(w => w.Suffix is not null).ThenByDescending(w => w.Zipf)

@@ -41,7 +41,7 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
         foreach (var target in request.Today.Correspondences.Where(word.Contains)) yield return Reason.Of("uses", target.Grapheme.Text);
         foreach (var pattern in (word.Patterns & request.Today.Patterns).Each()) yield return Reason.Of("uses-pattern", pattern.Id());
         yield return Reason.Of("taps", word.Segmentation.Taps.ToString(CultureInfo.InvariantCulture));
-        if (word.Flags.HasFlag(WordFlags.KnownAtFive)) yield return Reason.Of("known-at-five");
+        if (word.IsKnown) yield return Reason.Of("known-at-five");
         else if (word.Zipf >= 4.5) yield return Reason.Of("common");
         yield return request.RecentWords.TryGetValue(word.Spelling, out var lessons)
             ? Reason.Of("last-seen", lessons.ToString(CultureInfo.InvariantCulture))
@@ -55,7 +55,7 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
     private double Worth(Word word)
     {
         var worth = Math.Min(word.Zipf, 6) / 2;
-        if (word.Flags.HasFlag(WordFlags.KnownAtFive)) worth += 3;
+        if (word.IsKnown) worth += 3;
         if (word.Suffix is null) worth += 1;
         worth -= Math.Max(0, word.Segmentation.Taps - 4) * 0.7;
         if (request.RecentWords.TryGetValue(word.Spelling, out var lessons)) worth -= 4.0 / lessons;

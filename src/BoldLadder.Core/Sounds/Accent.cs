@@ -1,20 +1,58 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Sounds;
 
+/// <summary>The ways in which accents differ that a school can switch. Source: docs/handbook.md, section 4 (Accent).</summary>
+[Flags]
+public enum AccentSwitches
+{
+    None = 0,
+
+    /// <summary>bath has the vowel of trap; the ɑː of palm, father, half and can't is kept.</summary>
+    BathAsTrap = 1,
+
+    /// <summary>putt has the vowel of put.</summary>
+    PuttAsPut = 1 << 1,
+
+    /// <summary>caught has the vowel of cot; before a sounded r nothing changes.</summary>
+    CaughtAsCot = 1 << 2,
+
+    /// <summary>poor has the vowel of paw.</summary>
+    PoorAsPaw = 1 << 3,
+
+    /// <summary>pen has the vowel of pin: before n, m and ŋ.</summary>
+    PenAsPin = 1 << 4,
+
+    /// <summary>book has a long vowel: oo before k.</summary>
+    LongOoInBook = 1 << 5,
+
+    /// <summary>sing ends with a g that is heard.</summary>
+    NgWithG = 1 << 6,
+
+    /// <summary>happy ends with the vowel of hit.</summary>
+    ShortFinalY = 1 << 7,
+
+    /// <summary>one has the vowel of hot.</summary>
+    OneWithO = 1 << 8,
+}
+
 /// <summary>
 /// How a school's accent sounds the reference correspondences. Segmentation is the same in every accent; an accent is a
-/// projection from a correspondence to the sounds it has there. Total: every correspondence has a projection.
-/// Source: docs/handbook.md, section 4 (Accent).
+/// projection of the sounds: of a correspondence alone (what sets compare) and of a word's correspondences in their places
+/// (what is said). Total: every correspondence and every word has a projection. Source: docs/handbook.md, section 4 (Accent).
 /// </summary>
-public abstract record Accent(string Id)
+/// <param name="Id">The profile's id, as the command and a school's settings write it.</param>
+/// <param name="SoundsR">True where r is sounded after vowels (General American).</param>
+public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = false)
 {
-    public static readonly Accent SouthernBritish = new SouthernBritishAccent();
-    public static readonly Accent NorthernEnglish = new NorthernEnglishAccent();
-    public static readonly Accent GeneralAmerican = new GeneralAmericanAccent();
+    public static readonly Accent SouthernBritish = new("southern-british", AccentSwitches.PoorAsPaw);
+    public static readonly Accent NorthernEnglish = new("northern-english",
+        AccentSwitches.PoorAsPaw | AccentSwitches.BathAsTrap | AccentSwitches.PuttAsPut);
+    public static readonly Accent GeneralAmerican = new("general-american", AccentSwitches.BathAsTrap, SoundsR: true);
 
-    /// <summary>The three profiles there are; other accents have none yet and screens say so.</summary>
+    /// <summary>The three profiles there are, with their usual switches; other accents have none yet and screens say so.</summary>
     public static ImmutableArray<Accent> All { get; } = [SouthernBritish, NorthernEnglish, GeneralAmerican];
 
     /// <summary>The profile with this id, as the command and a school's settings write it.</summary>
@@ -22,49 +60,68 @@ public abstract record Accent(string Id)
     public static Accent Parse(string id) => All.FirstOrDefault(a => a.Id == id)
         ?? throw new FormatException($"\"{id}\" is not an accent. Use one of: {string.Join(", ", All.Select(a => a.Id))}.");
 
+    /// <summary>The same profile with one switch set.</summary>
+    public Accent With(AccentSwitches change, bool on) => this with { Switches = on ? Switches | change : Switches & ~change };
+
     /// <summary>
     /// The sounds of <paramref name="correspondence"/> in this accent as one string, sounds joined by "+":
-    /// <c>ɪ</c>, <c>k+s</c>, and in General American <c>ɑː+r</c>.
+    /// <c>ɪ</c>, <c>k+s</c>, and in General American <c>ɑː+r</c>. Without a place in a word: what differs by place stays.
     /// </summary>
-    public abstract string Project(Correspondence correspondence);
+    public string Project(Correspondence correspondence)
+    {
+        if (correspondence.IsBath && Has(AccentSwitches.BathAsTrap)) return "æ";
+        var sounds = correspondence.SoundText;
+        if (SoundsR) sounds = WithoutCentringVowels(correspondence, sounds);
+        sounds = Merged(sounds);
+        if (Has(AccentSwitches.ShortFinalY) && correspondence.Notation is "y=iː" or "ey=iː") sounds = "ɪ";
+        return SoundsR && correspondence.KeepsR ? sounds + "+r" : sounds;
+    }
+
+    /// <summary>The sounds of a word in this accent, one string for each of its graphemes.</summary>
+    public string[] Sounds(Word word)
+    {
+        var parts = word.Required;
+        var own = SoundsR ? word.American : default;
+        var sounds = new string[parts.Length];
+        for (var i = 0; i < sounds.Length; i++)
+        {
+            var said = own.IsDefault ? Project(parts[i]) : Merged(own[i]);
+            sounds[i] = InPlace(word, i, said);
+        }
+        return sounds;
+    }
 
     /// <summary>True when two correspondences are the same letters with the same sounds in this accent.</summary>
     public bool AreOne(Correspondence one, Correspondence other) =>
         one.Grapheme == other.Grapheme && Project(one) == Project(other);
 
-    private sealed record SouthernBritishAccent() : Accent("southern-british")
+    private bool Has(AccentSwitches asked) => (Switches & asked) != 0;
+
+    private string Merged(string sounds)
     {
-        public override string Project(Correspondence correspondence) => correspondence.SoundText switch
-        {
-            "ʊə" => "ɔː",
-            var sounds => sounds,
-        };
+        if (Has(AccentSwitches.PuttAsPut)) sounds = sounds.Replace('ʌ', 'ʊ');
+        if (Has(AccentSwitches.PoorAsPaw) && sounds == "ʊə") sounds = "ɔː";
+        if (Has(AccentSwitches.CaughtAsCot) && sounds == "ɔː") sounds = "ɒ";
+        return sounds;
     }
 
-    private sealed record NorthernEnglishAccent() : Accent("northern-english")
-    {
-        public override string Project(Correspondence correspondence)
-        {
-            if (correspondence.IsBath) return "æ";
-            return correspondence.SoundText switch
-            {
-                "ʊə" => "ɔː",
-                "ʌ" => "ʊ",
-                "w+ʌ" => "w+ʊ",
-                var sounds => sounds,
-            };
-        }
-    }
+    /// <summary>General American has no ɪə, eə, ʊə: the r that made them is sounded; without one (idea) there are two vowels.</summary>
+    private static string WithoutCentringVowels(Correspondence correspondence, string sounds) => sounds
+        .Replace("ɪə", correspondence.KeepsR || correspondence.Notation == "e=ɪə" ? "ɪ" : "iː+ə", StringComparison.Ordinal)
+        .Replace("eə", "e", StringComparison.Ordinal).Replace("ʊə", "ʊ", StringComparison.Ordinal);
 
-    private sealed record GeneralAmericanAccent() : Accent("general-american")
+    private string InPlace(Word word, int at, string said)
     {
-        public override string Project(Correspondence correspondence)
+        var part = word.Required[at];
+        if (Has(AccentSwitches.BathAsTrap) && said == "ɑː" && word.Flags.HasFlag(WordFlags.Bath) && part.Grapheme.Text == "au") return "æ";
+        if (!Has(AccentSwitches.PoorAsPaw) && word.Flags.HasFlag(WordFlags.Cure) && said is "ɔː" or "ɔː+r" && part.Grapheme.Text is "oor" or "ure" or "our")
         {
-            if (correspondence.IsBath) return "æ";
-            var sounds = correspondence.SoundText.Replace("ɪə", "ɪ", StringComparison.Ordinal)
-                .Replace("eə", "e", StringComparison.Ordinal).Replace("ʊə", "ʊ", StringComparison.Ordinal);
-            var letters = correspondence.Grapheme.Letters;
-            return correspondence.IsVowel && letters.Contains('r', StringComparison.Ordinal) ? sounds + "+r" : sounds;
+            return SoundsR ? "ʊ+r" : "ʊə";
         }
+        if (Has(AccentSwitches.PenAsPin) && said == "e" && at + 1 < word.Required.Length && word.Required[at + 1].Sounds[0].Symbol is "n" or "m" or "ŋ") return "ɪ";
+        if (Has(AccentSwitches.LongOoInBook) && part.Notation == "oo=ʊ" && at + 1 < word.Required.Length && word.Required[at + 1].SoundText == "k") return "uː";
+        if (Has(AccentSwitches.NgWithG) && part.Notation == "ng=ŋ") return "ŋ+g";
+        if (Has(AccentSwitches.OneWithO) && part.SoundText == "w+ʌ") return "w+ɒ";
+        return said;
     }
 }

@@ -15,6 +15,11 @@ public sealed class Correspondence
     private static readonly ImmutableArray<Correspondence> Fixed = ReadInventory();
     private static readonly FrozenDictionary<string, Correspondence> ByNotation = Fixed.ToFrozenDictionary(c => c.Notation);
 
+    private static readonly FrozenDictionary<string, Correspondence>.AlternateLookup<ReadOnlySpan<char>> BySpan =
+        ByNotation.GetAlternateLookup<ReadOnlySpan<char>>();
+
+    private const int LongestNotation = 32;
+
     private Correspondence(int index, string notation, bool isRegular, bool isBath = false)
     {
         var cut = notation.IndexOf('=', StringComparison.Ordinal);
@@ -58,6 +63,9 @@ public sealed class Correspondence
     /// <summary>True when the last sound is a vowel, or the first is and only an l, d or z follows it (le, ed, es).</summary>
     public bool IsVowel => Sounds[^1].IsVowel || Sounds[0].IsVowel;
 
+    /// <summary>True for a vowel whose grapheme has the letter r, which rhotic accents sound after it (car, fire, centre).</summary>
+    public bool KeepsR => IsVowel && Grapheme.Text.Contains('r', StringComparison.Ordinal);
+
     /// <summary>What a lesson shows and a log keeps: <see cref="BathA"/> reads <c>a=ɑː</c>.</summary>
     public string ReferenceNotation => IsBath ? "a=ɑː" : Notation;
 
@@ -73,8 +81,19 @@ public sealed class Correspondence
     }
 
     public static bool TryParse(string notation, [NotNullWhen(true)] out Correspondence? correspondence) =>
-        ByNotation.TryGetValue(notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː'), out correspondence)
+        ByNotation.TryGetValue(notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː').Replace('’', '\''), out correspondence)
         && !correspondence.IsBath;
+
+    /// <summary>The correspondence of these letters and sounds, written exactly by the conventions; null when there is none.</summary>
+    internal static Correspondence? Find(ReadOnlySpan<char> grapheme, ReadOnlySpan<char> sounds)
+    {
+        Span<char> notation = stackalloc char[LongestNotation];
+        if (grapheme.Length + sounds.Length >= LongestNotation) return null;
+        grapheme.CopyTo(notation);
+        notation[grapheme.Length] = '=';
+        sounds.CopyTo(notation[(grapheme.Length + 1)..]);
+        return BySpan.TryGetValue(notation[..(grapheme.Length + sounds.Length + 1)], out var found) ? found : null;
+    }
 
     public override string ToString() => ReferenceNotation;
 

@@ -16,7 +16,16 @@ public sealed class CorrespondenceSet : IEnumerable<Correspondence>, IEquatable<
 
     public int Count => bits.Sum(BitOperations.PopCount);
 
+    public bool IsEmpty => !bits.AsSpan().ContainsAnyExcept(0UL);
+
     public static CorrespondenceSet Of(IEnumerable<Correspondence> members)
+    {
+        var bits = new ulong[Words];
+        foreach (var member in members) bits[member.Index >> 6] |= 1UL << (member.Index & 63);
+        return new CorrespondenceSet(bits);
+    }
+
+    public static CorrespondenceSet Of(ReadOnlySpan<Correspondence> members)
     {
         var bits = new ulong[Words];
         foreach (var member in members) bits[member.Index >> 6] |= 1UL << (member.Index & 63);

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.InteropServices;
 
 namespace BoldLadder.Core.Spelling;
 
@@ -28,12 +29,28 @@ public sealed record Segmentation(ImmutableArray<Correspondence> Parts)
 
     /// <summary>Reads the two columns of a lexicon row.</summary>
     /// <exception cref="FormatException">A pair is not in the inventory, or the columns have different lengths.</exception>
-    public static Segmentation Parse(string graphemes, string phonemes)
+    public static Segmentation Parse(ReadOnlySpan<char> graphemes, ReadOnlySpan<char> phonemes)
     {
-        var left = graphemes.Split('|');
-        var right = phonemes.Split('|');
-        if (left.Length != right.Length) throw new FormatException($"{graphemes} and {phonemes} have different numbers of parts.");
-        return new Segmentation([.. left.Zip(right, (g, p) => Correspondence.Parse($"{g}={p}"))]);
+        var length = graphemes.Count('|') + 1;
+        if (length != phonemes.Count('|') + 1) throw new FormatException($"{graphemes} and {phonemes} have different numbers of parts.");
+        var parts = new Correspondence[length];
+        var sounds = phonemes.Split('|');
+        var at = 0;
+        foreach (var grapheme in graphemes.Split('|'))
+        {
+            sounds.MoveNext();
+            parts[at++] = Correspondence.Find(graphemes[grapheme], phonemes[sounds.Current])
+                ?? Correspondence.Parse($"{graphemes[grapheme]}={phonemes[sounds.Current]}");
+        }
+        return new Segmentation(ImmutableCollectionsMarshal.AsImmutableArray(parts));
+    }
+
+    /// <summary>Reads <c>graphemes=phonemes</c>, as a further reading is written.</summary>
+    /// <exception cref="FormatException">As <see cref="Parse"/>.</exception>
+    public static Segmentation ParsePair(string pair)
+    {
+        var cut = pair.IndexOf('=', StringComparison.Ordinal);
+        return cut < 0 ? throw new FormatException($"\"{pair}\" is not graphemes=phonemes.") : Parse(pair.AsSpan()[..cut], pair.AsSpan()[(cut + 1)..]);
     }
 
     /// <summary>The word: the last letter of a split digraph comes after the consonant grapheme it goes round (or st).</summary>
@@ -61,6 +78,15 @@ public sealed record Segmentation(ImmutableArray<Correspondence> Parts)
             open = -1;
         }
         return letters.ToImmutable();
+    }
+
+    /// <summary>For each part the place of its first letter in the word.</summary>
+    public ImmutableArray<int> LetterStarts()
+    {
+        var starts = new int[Parts.Length];
+        var letters = Letters();
+        for (var i = letters.Length - 1; i >= 0; i--) starts[letters[i].Part] = i;
+        return ImmutableCollectionsMarshal.AsImmutableArray(starts);
     }
 
     /// <summary>True when the s of st comes first inside a split digraph: taste, but not tastes again.</summary>

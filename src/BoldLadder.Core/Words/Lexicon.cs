@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Security.Cryptography;
@@ -8,36 +9,51 @@ namespace BoldLadder.Core.Words;
 
 /// <summary>
 /// All words there are, loaded once and shared; named by a hash of its content. A school's own words lie over it.
-/// Source: docs/data.md.
+/// First names and places stand apart. Source: docs/data.md.
 /// </summary>
 public sealed class Lexicon
 {
     private readonly FrozenDictionary<string, Word> bySpelling;
-    private readonly FrozenDictionary<string, FrozenDictionary<string, Word[]>> soundAlikes;
+    private readonly FrozenDictionary<string, Word> names;
+    private readonly ConcurrentDictionary<Accent, SoundAlikes> soundAlikes = new();
 
+    /// <param name="words">Words and names; a name is told by its flag and its capital letter.</param>
     public Lexicon(IEnumerable<Word> words, string hash)
     {
-        Words = [.. words.OrderByDescending(w => w.Zipf).ThenBy(w => w.Spelling, StringComparer.Ordinal)];
+        var all = words.ToLookup(w => IsProper(w.Spelling));
+        Words = [.. all[false].OrderByDescending(w => w.Zipf).ThenBy(w => w.Spelling, StringComparer.Ordinal)];
+        Names = [.. all[true].OrderBy(w => w.Spelling, StringComparer.Ordinal)];
+        ForLessons = [.. Words.Where(w => w.IsForLessons)];
         Hash = hash;
         bySpelling = Words.ToFrozenDictionary(w => w.Spelling, StringComparer.Ordinal);
-        soundAlikes = Accent.All.ToFrozenDictionary(a => a.Id, a => Words.GroupBy(w => SoundsIn(a, w))
-            .Where(g => g.Count() > 1).ToFrozenDictionary(g => g.Key, g => g.ToArray()));
+        names = Names.ToFrozenDictionary(w => w.Spelling.ToLowerInvariant(), StringComparer.Ordinal);
+        foreach (var accent in Accent.All) soundAlikes[accent] = new SoundAlikes(Words, accent);
     }
 
-    /// <summary>Commonest first, then by ordinal.</summary>
+    /// <summary>Commonest first, then by ordinal; without names.</summary>
     public ImmutableArray<Word> Words { get; }
+
+    /// <summary>Those that may stand in a lesson, in the same order.</summary>
+    public ImmutableArray<Word> ForLessons { get; }
+
+    /// <summary>First names and places, by ordinal.</summary>
+    public ImmutableArray<Word> Names { get; }
 
     /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from.</summary>
     public string Hash { get; }
 
+    /// <summary>The word with this spelling, lower-case; days and months stand among the words.</summary>
     public Word? Find(string spelling) => bySpelling.GetValueOrDefault(spelling);
+
+    /// <summary>The first name or place with this spelling in lower case.</summary>
+    public Word? FindName(string spelling) => names.GetValueOrDefault(spelling);
 
     /// <summary>Other words that sound the same in the accent.</summary>
     public IEnumerable<Word> Homophones(Word word, Accent accent) =>
-        soundAlikes[accent.Id].GetValueOrDefault(SoundsIn(accent, word), []).Where(w => w != word);
+        soundAlikes.GetOrAdd(accent, a => new SoundAlikes(Words, a)).Of(word);
 
     /// <summary>The sounds of a word in an accent as one comparable string.</summary>
-    public static string SoundsIn(Accent accent, Word word) => string.Join('+', word.Required.Select(accent.Project));
+    public static string SoundsIn(Accent accent, Word word) => string.Join('+', accent.Sounds(word));
 
     /// <summary>
     /// Reads the shards of data/lexicon, each with its header row.
@@ -45,13 +61,31 @@ public sealed class Lexicon
     /// <exception cref="FormatException">A row can't be used; the message says which and why.</exception>
     public static Lexicon Read(IEnumerable<string> shards)
     {
+        var texts = shards.ToList();
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        var words = new List<Word>();
-        foreach (var shard in shards)
+        foreach (var text in texts) hash.AppendData(Encoding.UTF8.GetBytes(text));
+        try
         {
-            hash.AppendData(Encoding.UTF8.GetBytes(shard));
-            foreach (var row in shard.Split('\n', StringSplitOptions.RemoveEmptyEntries).Skip(1)) words.Add(LexiconRow.Read(row));
+            var words = texts.AsParallel().AsOrdered().Select(ReadShard).SelectMany(w => w).ToList();
+            return new Lexicon(words, Convert.ToHexStringLower(hash.GetHashAndReset())[..12]);
         }
-        return new Lexicon(words, Convert.ToHexStringLower(hash.GetHashAndReset())[..12]);
+        catch (AggregateException problem) when (problem.InnerException is FormatException wrong)
+        {
+            throw new FormatException(wrong.Message, wrong);
+        }
+    }
+
+    private static bool IsProper(string spelling) => spelling.Length > 0 && char.IsUpper(spelling[0]);
+
+    private static List<Word> ReadShard(string text)
+    {
+        var words = new List<Word>();
+        var header = true;
+        foreach (var line in text.AsSpan().EnumerateLines())
+        {
+            if (!header && !line.IsEmpty) words.Add(LexiconRow.Read(line));
+            header = false;
+        }
+        return words;
     }
 }

@@ -1,42 +1,25 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words;
 
-/// <summary>Whether a word may be shown to children: never, only when a teacher asks for it, or freely. Handbook, section 9.</summary>
-public enum Suitability
-{
-    Use,
-    Ask,
-    Never,
-}
-
-/// <summary>Facts about a word that the judgements need.</summary>
-[Flags]
-public enum WordFlags
-{
-    None = 0,
-
-    /// <summary>Southern British long a, /æ/ in other accents.</summary>
-    Bath = 1,
-
-    /// <summary>A second common reading (read, wind): never alone in an item.</summary>
-    Heteronym = 2,
-
-    /// <summary>A spelling used in Britain only.</summary>
-    BritishOnly = 4,
-
-    /// <summary>A word or spelling used in America only.</summary>
-    AmericanOnly = 8,
-
-    /// <summary>Set by hand: most children know it at five.</summary>
-    KnownAtFive = 16,
-}
-
 /// <summary>A word of the lexicon with all that is known of it. Immutable. Source: docs/data.md.</summary>
 public sealed class Word
 {
+    /// <summary>Below this commonness a word that nobody put in a band is left out of lessons.</summary>
+    private const double Uncommon = 3.6;
+
+    private readonly Needs reference;
+    private readonly Needs? american;
+
     public Word(string spelling, Segmentation segmentation, double zipf, Suitability suitability, WordFlags flags, SuffixLink? suffix)
+        : this(spelling, segmentation, zipf, suitability, flags, suffix, default)
+    {
+    }
+
+    /// <param name="american">The sounds of each grapheme in General American, where they are not the projection's; default when they are.</param>
+    public Word(string spelling, Segmentation segmentation, double zipf, Suitability suitability, WordFlags flags, SuffixLink? suffix, ImmutableArray<string> american)
     {
         Spelling = spelling;
         Zipf = zipf;
@@ -44,14 +27,15 @@ public sealed class Word
         Flags = flags;
         Suffix = suffix;
         Segmentation = segmentation;
-        var parts = segmentation.Parts
-            .Select(p => flags.HasFlag(WordFlags.Bath) && p.Notation == "a=ɑː" ? Correspondence.BathA : p)
-            .ToImmutableArray();
-        var suffixParts = suffix?.Parts ?? 0;
-        Body = CorrespondenceSet.Of(parts[..^suffixParts]);
-        Ending = CorrespondenceSet.Of(parts[^suffixParts..]);
-        Required = parts;
-        Patterns = WordPatterns.Of(segmentation, suffix);
+        American = american;
+        Required = flags.HasFlag(WordFlags.Bath)
+            ? [.. segmentation.Parts.Select(p => p.Notation == "a=ɑː" ? Correspondence.BathA : p)]
+            : segmentation.Parts;
+        reference = new Needs(Required, suffix);
+        this.american = american.IsDefault ? null : new Needs(Americanised(Required, american), suffix);
+        Patterns = WordPatterns.Of(segmentation, suffix)
+            | (flags.HasFlag(WordFlags.Contraction) ? Patterns.Contraction : Patterns.None)
+            | (flags.HasFlag(WordFlags.Capital) ? Patterns.Capitals : Patterns.None);
     }
 
     public string Spelling { get; }
@@ -67,20 +51,85 @@ public sealed class Word
 
     public SuffixLink? Suffix { get; }
 
-    /// <summary>The patterns that reading the word needs.</summary>
+    /// <summary>The sounds of each grapheme in General American where they are not what the accent's projection gives; default when they are.</summary>
+    public ImmutableArray<string> American { get; }
+
+    public Band Band { get; init; }
+
+    public PartsOfSpeech PartsOfSpeech { get; init; }
+
+    public Topics Topics { get; init; }
+
+    /// <summary>The two words a compound is made of (sun, set); empty for other words.</summary>
+    public ImmutableArray<string> Compound { get; init; } = [];
+
+    /// <summary>Further readings of the same letters (wind, lead), the likeliest first; empty for most words.</summary>
+    public ImmutableArray<Segmentation> Also { get; init; } = [];
+
+    /// <summary>The patterns that reading the word needs; of a compound, <see cref="Patterns.Compound"/> too.</summary>
     public Patterns Patterns { get; }
 
     /// <summary>The correspondences in word order, the a of a bath word told apart.</summary>
     public ImmutableArray<Correspondence> Required { get; }
 
     /// <summary>The correspondences needed outside the suffix.</summary>
-    public CorrespondenceSet Body { get; }
+    public CorrespondenceSet Body => reference.Body;
 
     /// <summary>The correspondences inside the suffix; a taught suffix pattern supplies them.</summary>
-    public CorrespondenceSet Ending { get; }
+    public CorrespondenceSet Ending => reference.Ending;
+
+    /// <summary>Set by hand: most children know it at five.</summary>
+    public bool IsKnown => Band == Band.Known;
+
+    /// <summary>
+    /// True for a word that may stand in a lesson: suitable, for children, one reading, used in Britain, and common or known at five.
+    /// Source: docs/handbook.md, section 7 (Choosing words; Known to children).
+    /// </summary>
+    public bool IsForLessons =>
+        Suitability == Suitability.Use
+        && Band != Band.NotForChildren
+        && (Flags & (WordFlags.Heteronym | WordFlags.AmericanOnly)) == WordFlags.None
+        && Spelling.Length > 1
+        && (Zipf >= Uncommon || Band is Band.Known or Band.Teach);
 
     public bool Contains(Correspondence correspondence) =>
         Body.Contains(correspondence) || Ending.Contains(correspondence);
 
+    /// <summary>What reading the word needs in an accent: in General American new has ew=uː.</summary>
+    public Needs NeedsIn(Accent accent) => accent.SoundsR && american is not null ? american : reference;
+
     public override string ToString() => Spelling;
+
+    /// <summary>The correspondences that are said: those of the inventory with the American sounds, the reference's where there is none.</summary>
+    private static ImmutableArray<Correspondence> Americanised(ImmutableArray<Correspondence> parts, ImmutableArray<string> american)
+    {
+        var said = parts.ToBuilder();
+        for (var i = 0; i < said.Count; i++)
+        {
+            var sounds = said[i].KeepsR && american[i].EndsWith("+r", StringComparison.Ordinal) ? american[i][..^2] : american[i];
+            if (Accent.GeneralAmerican.Project(said[i]) == american[i]) continue;
+            said[i] = Correspondence.Find(said[i].Grapheme.Text, sounds) ?? said[i];
+        }
+        return said.ToImmutable();
+    }
+}
+
+/// <summary>The correspondences a word asks for, in word order and as masks.</summary>
+public sealed class Needs
+{
+    internal Needs(ImmutableArray<Correspondence> parts, SuffixLink? suffix)
+    {
+        Parts = parts;
+        var ending = suffix?.Parts ?? 0;
+        Body = CorrespondenceSet.Of(parts.AsSpan()[..^ending]);
+        Ending = ending == 0 ? CorrespondenceSet.Empty : CorrespondenceSet.Of(parts.AsSpan()[^ending..]);
+    }
+
+    public ImmutableArray<Correspondence> Parts { get; }
+
+    /// <summary>Those outside the suffix.</summary>
+    public CorrespondenceSet Body { get; }
+
+    /// <summary>Those inside the suffix; a taught suffix pattern supplies them.</summary>
+    public CorrespondenceSet Ending { get; }
 }

@@ -10,14 +10,15 @@ public static class WordPatterns
 {
     public static Patterns Of(Segmentation segmentation, SuffixLink? suffix)
     {
-        var body = segmentation.Parts[..^(suffix?.Parts ?? 0)];
+        var body = segmentation.Parts.AsSpan()[..^(suffix?.Parts ?? 0)];
         var found = suffix is null ? Patterns.None : suffix.Suffix | suffix.Join;
-        for (var i = 1; i < body.Length; i++)
+        var vowels = 0;
+        for (var i = 0; i < body.Length; i++)
         {
-            if (body[i].IsVowel || body[i - 1].IsVowel) continue;
-            found |= body[..i].Any(p => p.IsVowel) ? Patterns.AdjacentEnd : Patterns.AdjacentStart;
+            if (body[i].IsVowel) vowels++;
+            else if (i > 0 && !body[i - 1].IsVowel) found |= vowels > 0 ? Patterns.AdjacentEnd : Patterns.AdjacentStart;
         }
-        return found | body.Count(p => p.IsVowel) switch
+        return found | vowels switch
         {
             <= 1 => Patterns.None,
             2 => Patterns.TwoSyllables,

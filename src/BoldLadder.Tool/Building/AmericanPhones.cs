@@ -45,7 +45,7 @@ public static class AmericanPhones
         ["ɒ"] = ["AA0", "AA1", "AO0", "AO1"],
         ["ʌ"] = ["AH1", "AH0", "ER1"],
         ["ʊ"] = ["UH0", "UH1"],
-        ["ə"] = ["AH0", "IH0", "AA0", "AE0", "UH0", "EH0"],
+        ["ə"] = ["AH0", "IH0", "UH0", "AE0"],
         ["iː"] = ["IY0", "IY1"],
         ["eɪ"] = ["EY0", "EY1"],
         ["aɪ"] = ["AY0", "AY1"],
@@ -81,9 +81,13 @@ public static class AmericanPhones
         ["a=ɪ"] = ["AH0"],
         ["ai=ɪ"] = ["AH0"],
         ["e=ɪ"] = ["AH0", "IY0", "EH0"],
+        ["re=ə"] = ["AH0"],
+        ["o=ʌ"] = ["ER1"],
         ["i=ɪ"] = ["AH0"],
         ["y=ɪ"] = ["AH0"],
         ["ei=ɪ"] = ["AH0"],
+        ["ui=ɪ"] = ["AH0"],
+        ["ir=ɜː"] = ["AH0"],
         ["u=ɪ"] = ["AH0"],
         ["e=ɒ"] = ["AA1", "AO1"],
         ["or=ɔː"] = ["OW1"],
@@ -94,16 +98,28 @@ public static class AmericanPhones
         ["ure=ɔː"] = ["UH1", "ER1"],
         ["ure=j+ʊə"] = ["Y ER1"],
         ["u=j+ʊə"] = ["Y ER1"],
-        ["o=ə"] = ["OW0", "AO0"],
         ["or=ə"] = ["AO0"],
-        ["ar=ə"] = ["AA0"],
+        ["i=iː"] = ["Y"],
+        ["i=aɪ"] = ["AH0", "IH0"],
+        ["i-e=aɪ"] = ["AH0", "IH0"],
+        ["a=ə"] = ["EH0", "EH1"],
+        ["o=ə"] = ["AO1", "OW1"],
+        ["u=uː"] = ["AH0 W"],
+        ["u=j+uː"] = ["Y AH0 W"],
     };
 
     public static bool IsVowel(string phone) => phone.Length > 0 && char.IsAsciiDigit(phone[^1]);
 
-    /// <summary>The phones of a pronunciation line, ER opened up and stress 2 read as 1.</summary>
-    public static ImmutableArray<string> Read(string line) =>
-        [.. line.Split(' ').Select(p => p.Replace('2', '1')).SelectMany(p => p switch { "ER0" => ["AH0", "R"], "ER1" => ["ER1", "R"], _ => new[] { p } })];
+    /// <summary>The phones of a pronunciation line, ER opened up and stress 2 read as 1; but the weak e of report, right before the stress, stays weak.</summary>
+    public static ImmutableArray<string> Read(string line)
+    {
+        var phones = line.Split(' ');
+        for (var i = 0; i < phones.Length; i++)
+        {
+            if (phones[i] == "IY2" && phones.Skip(i + 1).FirstOrDefault(IsVowel) is [.., '1']) phones[i] = "IY0";
+        }
+        return [.. phones.Select(p => p.Replace('2', '1')).SelectMany(p => p switch { "ER0" => ["AH0", "R"], "ER1" => ["ER1", "R"], _ => new[] { p } })];
+    }
 
     public static IEnumerable<Rendering> Renderings(Correspondence correspondence)
     {

@@ -14,86 +14,129 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
     private const int LearningWords = 20_000;
     private const int LearningRounds = 4;
 
-    private sealed record Candidate(string Spelling, long Count, ImmutableArray<ImmutableArray<string>> Pronunciations, bool BritishOnly);
+    /// <summary>How much cheaper a later reading of the source must be to win.</summary>
+    private const double LaterReading = 4.0;
 
-    /// <summary>The commonest <paramref name="limit"/> usable words and the childhood words, by spelling.</summary>
-    public IReadOnlyList<Word> Build(int limit)
+    /// <summary>Shorter words of the dictionary are seldom what -ed is added to.</summary>
+    private const int ShortestBase = 4;
+
+    /// <summary>Words without a count in the source: as common as their kind of word is.</summary>
+    private static readonly Dictionary<string, double> UsualZipf = new() { ["contraction"] = 5.5, ["capital"] = 4.5, ["child"] = 3.2, ["british"] = 3.0, ["name"] = 3.5 };
+
+    private readonly long total = sources.Counts.Values.Sum();
+
+    /// <summary>All words and names, by spelling.</summary>
+    public IReadOnlyList<Word> Build()
     {
-        var candidates = Candidates();
+        var candidates = new Candidates(sources, hand).ToList();
         var known = candidates.Select(c => c.Spelling).ToHashSet(StringComparer.Ordinal);
-        var model = new AmericanModel(known.Contains, hand.IsBath);
-        var aligner = new Aligner(model);
-        for (var round = 0; round < LearningRounds; round++)
-        {
-            model.Learn([.. candidates.Take(LearningWords).Select(c => Align(aligner, c)).OfType<Segmentation>()]);
-        }
+        var aligner = Learned(candidates, known);
 
         var aligned = new Dictionary<string, Segmentation>(StringComparer.Ordinal);
         foreach (var candidate in candidates)
         {
-            var segmentation = hand.Overrides.GetValueOrDefault(candidate.Spelling) ?? Align(aligner, candidate);
-            if (segmentation is not null) aligned[candidate.Spelling] = segmentation;
+            if ((Settled(candidate.Spelling) ?? Align(aligner, candidate)) is { } found) aligned[candidate.Spelling] = found;
         }
-
-        var total = sources.Counts.Values.Sum();
         var suffixes = new SuffixFinder(aligned, sources.Counts, hand, sources.British);
-        return [.. candidates.Where(c => aligned.ContainsKey(c.Spelling))
-            .Where((c, rank) => rank < limit || hand.Childhood.Contains(c.Spelling))
-            .Select(c => ToWord(c, aligned[c.Spelling], total, suffixes))
-            .OrderBy(w => w.Spelling, StringComparer.Ordinal)];
+        var compounds = new CompoundFinder(aligned, sources.Counts, hand.NotCompound);
+        var words = candidates.Where(c => aligned.ContainsKey(c.Spelling))
+            .ToDictionary(c => c.Spelling, c => ToWord(c, aligned[c.Spelling], suffixes.Find(c.Spelling), compounds.Find(c.Spelling)), StringComparer.Ordinal);
+        foreach (var word in Derived(candidates, words).ToList()) words[word.Spelling] = word;
+        return [.. words.Values.Concat(hand.Names.Select(n => ToName(n, aligner)).OfType<Word>()).OrderBy(w => w.Spelling, StringComparer.Ordinal)];
     }
 
-    /// <summary>The spellings of all usable words, commonest first.</summary>
-    public IReadOnlyList<string> Ranked() => [.. Candidates().Select(c => c.Spelling)];
+    /// <summary>The spellings of the words that British readers use, commonest first.</summary>
+    public IReadOnlyList<string> Ranked() => [.. new Candidates(sources, hand).Where(c => c.Pronunciations.Length > 0 && !c.Flags.HasFlag(WordFlags.AmericanOnly)).Select(c => c.Spelling)];
 
-    /// <summary>The file for each first letter: name and content.</summary>
+    /// <summary>The file for each first letter, and one for names: name and content.</summary>
     public static IEnumerable<(string Name, string Content)> Shards(IEnumerable<Word> words) => words
-        .GroupBy(w => w.Spelling[0])
+        .GroupBy(w => char.IsUpper(w.Spelling[0]) ? "names" : w.Spelling[..1])
         .Select(g => ($"{g.Key}.tsv", g.Aggregate(new StringBuilder(LexiconRow.Header).Append('\n'), (text, w) => text.Append(LexiconRow.Write(w)).Append('\n')).ToString()));
 
-    private List<Candidate> Candidates()
-    {
-        var counts = new Dictionary<string, (long Count, string Said, bool BritishOnly)>(StringComparer.Ordinal);
-        foreach (var (word, count) in sources.Counts)
-        {
-            if (!LooksLikeAWord(word)) continue;
-            var british = sources.British.Contains(word) ? word
-                : sources.American.Contains(word) ? BritishSpelling.Of(word, sources.British.Contains) : null;
-            if (british is null || hand.Dropped.Contains(british)) continue;
-            var (before, said, _) = counts.GetValueOrDefault(british, (0, british, false));
-            var saidAs = sources.Pronunciations.ContainsKey(british) ? british : british == word ? said : word;
-            counts[british] = (before + count, saidAs, !sources.American.Contains(british));
-        }
-        return [.. counts
-            .Where(c => sources.Pronunciations.ContainsKey(c.Value.Said) || hand.Overrides.ContainsKey(c.Key))
-            .Select(c => new Candidate(c.Key, c.Value.Count,
-                [.. sources.Pronunciations.GetValueOrDefault(c.Value.Said, []).Select(AmericanPhones.Read)], c.Value.BritishOnly))
-            .OrderByDescending(c => c.Count).ThenBy(c => c.Spelling, StringComparer.Ordinal)];
-    }
+    private Segmentation? Settled(string spelling) => hand.Overrides.GetValueOrDefault(spelling) ?? hand.Extra.GetValueOrDefault(spelling)?.Segmentation;
 
-    private static bool LooksLikeAWord(string word) =>
-        word.All(char.IsAsciiLetterLower) && word.IndexOfAny(['a', 'e', 'i', 'o', 'u', 'y']) >= 0 && (word.Length > 1 || word is "a" or "i");
+    private Aligner Learned(IReadOnlyList<Candidate> candidates, HashSet<string> known)
+    {
+        var model = new AmericanModel(known.Contains, w => known.Contains(w) || (w.Length >= ShortestBase && sources.British.Contains(w)), hand.IsBath);
+        var aligner = new Aligner(model);
+        for (var round = 0; round < LearningRounds; round++)
+        {
+            model.Learn([.. candidates.Take(LearningWords).AsParallel().AsOrdered().Select(c => Align(aligner, c)).OfType<Segmentation>()]);
+        }
+        return aligner;
+    }
 
     /// <summary>The cheapest alignment over the word's pronunciations; an earlier one wins unless a later one is clearly cheaper.</summary>
     private static Segmentation? Align(Aligner aligner, Candidate candidate) => candidate.Pronunciations
         .Select((phones, place) => (Found: aligner.Align(candidate.Spelling, phones), Place: place))
         .Where(a => a.Found is not null)
-        .OrderBy(a => a.Found!.Value.Cost + (2.0 * a.Place)).Select(a => a.Found!.Value.Segmentation).FirstOrDefault();
+        .OrderBy(a => a.Found!.Value.Cost + (LaterReading * a.Place)).Select(a => a.Found!.Value.Segmentation).FirstOrDefault();
 
-    private Word ToWord(Candidate candidate, Segmentation segmentation, long total, SuffixFinder suffixes)
+    /// <summary>Words without a pronunciation of their own that are made from words that have one.</summary>
+    private IEnumerable<Word> Derived(IEnumerable<Candidate> candidates, Dictionary<string, Word> words)
     {
-        var zipf = Math.Round(Math.Log10(candidate.Count * 1e9 / total), 2);
-        var band = hand.Bands.TryGetValue(candidate.Spelling, out var reviewed) ? reviewed
-            : sources.Swearing.Contains(candidate.Spelling) ? Suitability.Never : Suitability.Use;
-        var flags = hand.IsBath(candidate.Spelling) && segmentation.Parts.Any(p => p.Notation == "a=ɑː") ? WordFlags.Bath : WordFlags.None;
-        if (hand.Childhood.Contains(candidate.Spelling)) flags |= WordFlags.KnownAtFive;
-        if (candidate.BritishOnly) flags |= WordFlags.BritishOnly;
-        flags |= hand.Flags.GetValueOrDefault(candidate.Spelling) switch
-        {
-            "heteronym" => WordFlags.Heteronym,
-            "us-only" => WordFlags.AmericanOnly,
-            _ => WordFlags.None,
-        };
-        return new Word(candidate.Spelling, segmentation, zipf, band, flags, suffixes.Find(candidate.Spelling));
+        var derivation = new Derivation(words.GetValueOrDefault);
+        return from candidate in candidates
+               where !words.ContainsKey(candidate.Spelling)
+               let made = derivation.Of(candidate.Spelling)
+               where made is not null
+               select ToWord(candidate, made.Segmentation, made.Suffix, made.Compound);
     }
+
+    private Word ToWord(Candidate candidate, Segmentation segmentation, SuffixLink? suffix, ImmutableArray<string> compound)
+    {
+        var spelling = candidate.Spelling;
+        var read = hand.Review.GetValueOrDefault(spelling);
+        var flags = candidate.Flags | hand.Flags.GetValueOrDefault(spelling) | (read is null ? WordFlags.None : WordFlags.Reviewed);
+        if (hand.IsBath(spelling) && segmentation.Parts.Any(p => p.Notation is "a=ɑː" or "au=ɑː")) flags |= WordFlags.Bath;
+        if (candidate.Pronunciations.Any(p => AmericanSounds.IsCloth(segmentation, p))) flags |= WordFlags.Cloth;
+        ImmutableArray<Segmentation> also = [.. hand.Also[spelling].Where(a => a != segmentation)];
+        var plain = new Word(spelling, segmentation, Zipf(candidate), SuitabilityOf(spelling, suffix, read), flags, suffix);
+        return new Word(spelling, segmentation, plain.Zipf, plain.Suitability, flags, suffix, AmericanOf(plain, candidate))
+        {
+            Band = read?.Band ?? (hand.Childhood.Contains(spelling) || candidate.Kind == "child" ? Band.Known : Band.Unread),
+            PartsOfSpeech = sources.Classes(hand.FunctionWords).Of(spelling, suffix),
+            Topics = TopicsOf(spelling, suffix),
+            Compound = suffix is null ? compound : [],
+            Also = also,
+        };
+    }
+
+    private Word? ToName(NameRow row, Aligner aligner)
+    {
+        var spoken = row.Spelling.ToLowerInvariant();
+        var candidate = new Candidate(spoken, sources.Counts.GetValueOrDefault(spoken), [.. sources.Pronunciations.GetValueOrDefault(spoken, []).Select(AmericanPhones.Read)], row.Kind, "name");
+        var segmentation = row.Segmentation ?? hand.Overrides.GetValueOrDefault(row.Spelling) ?? Align(aligner, candidate);
+        if (segmentation is null) return null;
+        var flags = row.Kind | WordFlags.Capital | (hand.IsBath(spoken) ? WordFlags.Bath : WordFlags.None);
+        var plain = new Word(row.Spelling, segmentation, Zipf(candidate), Suitability.Use, flags, null);
+        return new Word(row.Spelling, segmentation, plain.Zipf, Suitability.Use, flags, null, AmericanOf(plain, candidate)) { PartsOfSpeech = PartsOfSpeech.Noun };
+    }
+
+    private ImmutableArray<string> AmericanOf(Word word, Candidate candidate)
+    {
+        if (hand.American.TryGetValue(word.Spelling, out var given)) return [.. given];
+        return candidate.Pronunciations.Length == 0 ? default : AmericanSounds.Of(word, candidate.Pronunciations[0]);
+    }
+
+    private double Zipf(Candidate candidate)
+    {
+        var usual = UsualZipf.GetValueOrDefault(candidate.Kind, 0);
+        return candidate.Count == 0 ? usual : Math.Max(candidate.Kind is "contraction" ? usual : 0, Math.Round(Math.Log10(candidate.Count * 1e9 / total), 2));
+    }
+
+    private Suitability SuitabilityOf(string spelling, SuffixLink? suffix, Reading? read)
+    {
+        if (read is not null) return read.Suitability;
+        foreach (var form in suffix is null ? [spelling] : new[] { spelling, suffix.Base })
+        {
+            if (hand.Bands.TryGetValue(form, out var reviewed)) return reviewed;
+            if (sources.Swearing.Contains(form)) return Suitability.Never;
+            if ((hand.Topics.GetValueOrDefault(form) & ~(Topics.FamilyRoles | Topics.FestivalsAndMagic)) != Topics.None) return Suitability.Ask;
+        }
+        return Suitability.Use;
+    }
+
+    private Topics TopicsOf(string spelling, SuffixLink? suffix) =>
+        hand.Topics.GetValueOrDefault(spelling) | (suffix is null ? Topics.None : hand.Topics.GetValueOrDefault(suffix.Base));
 }

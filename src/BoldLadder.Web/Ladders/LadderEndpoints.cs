@@ -67,9 +67,9 @@ public static class LadderEndpoints
         var at = ladder.IndexOf(rungId);
         if (at < 0) return Problem.NotFound("unknown-rung", "This rung is not on this version of the ladder. Choose one from the ladder.");
         IReadOnlyList<RungWord> list = [.. Unlocks((ladderId, version), ladder, scope, words, cache)[at]
-            .OrderByDescending(w => w.Flags.HasFlag(WordFlags.KnownAtFive)).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
+            .OrderByDescending(w => w.IsKnown).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
             .Select(w => new RungWord(w.Spelling, w.Segmentation.Graphemes, w.Segmentation.Phonemes,
-                [.. w.Segmentation.Letters().Select(l => l.Part)], w.Segmentation.Taps, w.Flags.HasFlag(WordFlags.KnownAtFive)))];
+                [.. w.Segmentation.Letters().Select(l => l.Part)], w.Segmentation.Taps, w.IsKnown))];
         return TypedResults.Ok(list);
     }
 
@@ -78,7 +78,7 @@ public static class LadderEndpoints
         cache.GetOrCreate((version, scope.School.Accent), entry =>
         {
             entry.SlidingExpiration = TimeSpan.FromHours(1);
-            var unread = words.Lexicon.Words.Where(Usable.InLessons).ToList();
+            var unread = words.Lexicon.ForLessons.ToList();
             var unlocked = new List<List<Word>>();
             for (var i = 1; i <= ladder.Rungs.Length; i++)
             {

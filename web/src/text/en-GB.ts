@@ -18,6 +18,7 @@ export const messages = {
   'about.source.sounds': 'Pronunciations: the Carnegie Mellon University Pronouncing Dictionary (BSD), turned into Southern British here.',
   'about.source.counts': 'How common words are: SUBTLEX-US, Brysbaert and New, 2009.',
   'about.source.words': 'Spellings: the Hunspell dictionaries of SCOWL (MIT and BSD).',
+  'about.source.speech': 'Parts of speech: WordNet 3.1, Princeton University.',
   'about.source.unsuitable': 'Unsuitable words: cuss and profanities (MIT), naughty-words (CC BY 4.0, Shutterstock), reviewed by hand.',
   'about.source.fonts': 'Typefaces: Andika (SIL) and Atkinson Hyperlegible (Braille Institute), SIL Open Font License.',
 

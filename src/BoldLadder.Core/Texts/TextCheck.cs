@@ -1,0 +1,95 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Texts;
+
+/// <summary>What a group can do with a word of a text.</summary>
+public enum ReadingStatus
+{
+    Decodable,
+
+    /// <summary>Not decodable, but taught as a tricky word.</summary>
+    Tricky,
+
+    /// <summary>Something in it has not been taught.</summary>
+    NotYet,
+
+    /// <summary>No list has it, or it is a numeral: nobody can say what reading it needs.</summary>
+    Unknown,
+}
+
+/// <summary>The judgement of one token.</summary>
+/// <param name="Needs">What is missing, in word order; none unless the status is <see cref="ReadingStatus.NotYet"/>.</param>
+/// <param name="WouldLetIn">The leniencies that would make it readable; none when there are none or it is readable.</param>
+public sealed record Judgement(ReadingStatus Status, ImmutableArray<Obstacle> Needs, Leniencies WouldLetIn)
+{
+    internal static readonly Judgement Decodable = new(ReadingStatus.Decodable, [], Leniencies.None);
+    internal static readonly Judgement Tricky = new(ReadingStatus.Tricky, [], Leniencies.None);
+    internal static readonly Judgement Unknown = new(ReadingStatus.Unknown, [], Leniencies.None);
+}
+
+/// <summary>
+/// Says of each word of a text whether a group can read it. Judges a spelling once and remembers it, so that a long text costs little more
+/// than reading it; what it remembers is bounded. Not for several threads at once. Source: docs/handbook.md, section 7 (Text check).
+/// </summary>
+/// <param name="tricky">The tricky words the group was taught, lower case.</param>
+public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<string> tricky)
+{
+    /// <summary>More different spellings than any language text has; beyond them nothing more is remembered.</summary>
+    private const int MostRemembered = 200_000;
+
+    private static readonly char[] Hyphens = ['-', '‐', '‑'];
+
+    private readonly Dictionary<string, Judgement> remembered = new(StringComparer.Ordinal);
+
+    /// <summary>Judges a token as it is written.</summary>
+    public Judgement Judge(ReadOnlySpan<char> token, TokenKind kind)
+    {
+        if (kind != TokenKind.Word) return Judgement.Unknown;
+        var known = remembered.GetAlternateLookup<ReadOnlySpan<char>>();
+        if (known.TryGetValue(token, out var judgement)) return judgement;
+        judgement = JudgeWord(token.ToString());
+        if (remembered.Count < MostRemembered) known[token] = judgement;
+        return judgement;
+    }
+
+    private Judgement JudgeWord(string written)
+    {
+        var plain = WordFinder.Plain(written);
+        var capital = written.Any(char.IsUpper);
+        if (tricky.Contains(plain) && Single(plain, capital) is not { Status: ReadingStatus.Decodable }) return WithCapital(Judgement.Tricky, capital);
+        var whole = Single(plain, capital);
+        if (whole.Status == ReadingStatus.Unknown && plain.IndexOfAny(Hyphens) > 0) whole = Parts(plain, capital);
+        return WithCapital(whole, capital);
+    }
+
+    private Judgement Single(string plain, bool capital)
+    {
+        if (finder.Known(plain, capital)?.Word is not { } word) return Judgement.Unknown;
+        if (taught.CanRead(word)) return Judgement.Decodable;
+        return new Judgement(ReadingStatus.NotYet, [.. taught.Obstacles(word)], taught.WouldLetIn(word));
+    }
+
+    /// <summary>A hyphenated word is as readable as its hardest part.</summary>
+    private Judgement Parts(string plain, bool capital)
+    {
+        var parts = plain.Split(Hyphens).Select(p => tricky.Contains(p) && Single(p, capital).Status == ReadingStatus.NotYet ? Judgement.Tricky : Single(p, capital)).ToList();
+        if (parts.Any(p => p.Status == ReadingStatus.Unknown)) return Judgement.Unknown;
+        var needs = parts.SelectMany(p => p.Needs).ToImmutableArray();
+        if (!needs.IsEmpty)
+        {
+            return new Judgement(ReadingStatus.NotYet, needs, needs.All(n => n.LetInBy != Leniencies.None) ? needs.Aggregate(Leniencies.None, (all, n) => all | n.LetInBy) : Leniencies.None);
+        }
+        return parts.Any(p => p.Status == ReadingStatus.Tricky) ? Judgement.Tricky : Judgement.Decodable;
+    }
+
+    /// <summary>A capital letter is a pattern of its own: a school may teach it later.</summary>
+    private Judgement WithCapital(Judgement judgement, bool capital)
+    {
+        var missing = capital && judgement.Status != ReadingStatus.Unknown && ((taught.Patterns | taught.Free) & Patterns.Capitals) == Patterns.None
+            && !judgement.Needs.Any(n => n.Pattern == Patterns.Capitals);
+        return missing ? new Judgement(ReadingStatus.NotYet, [.. judgement.Needs, new Obstacle(null, Patterns.Capitals)], Leniencies.None) : judgement;
+    }
+}

@@ -1,0 +1,76 @@
+using System.Text;
+using BoldLadder.Core.Texts;
+using BoldLadder.Core.Words;
+using BoldLadder.Tool.Input;
+
+namespace BoldLadder.Tool.Commands;
+
+/// <summary>bold check: a text → each word as it is written, its status and what it needs; the shares on standard error. Streams.</summary>
+public static class CheckCommand
+{
+    private const int MostComplaints = 20;
+
+    private static readonly string[] Columns = ["token", "status", "needs"];
+
+    public static void Run(string[] given, Session session)
+    {
+        var arguments = new Arguments("check", given, ["--json", "--lenient"], ["--taught", "--tricky", "--accent"]);
+        var taught = session.TaughtOf(arguments);
+        var tricky = arguments.Value("--tricky") is { } path
+            ? session.FileLines(path).Select(l => WordFinder.Plain(l.Trim())).Where(l => l.Length > 0).ToHashSet(StringComparer.Ordinal) : [];
+        var json = arguments.Has("--json");
+        var check = new TextCheck(new WordFinder(Session.ReadLexicon()), taught, tricky);
+        var count = new TextCount();
+        var rows = new Dictionary<Judgement, string>(ReferenceEqualityComparer.Instance);
+        session.Header(json, Columns);
+
+        var complaints = 0;
+        var tokens = new TokenReader(new StreamReader(session.Input, new UTF8Encoding(false)));
+        var lastTooLong = 0L;
+        while (tokens.Read())
+        {
+            if (tokens.Kind == TokenKind.Between)
+            {
+                if (tokens.Token.Contains('\uFFFD')) Complain(tokens.Line, "not UTF-8; save the text as UTF-8");
+                continue;
+            }
+            if (tokens.Kind == TokenKind.TooLong)
+            {
+                if (lastTooLong != tokens.Line) Complain(tokens.Line, $"{TokenReader.LongestToken} letters and more without a space are no word; they are left out");
+                lastTooLong = tokens.Line;
+                continue;
+            }
+            if (tokens.Token.Contains('\uFFFD')) Complain(tokens.Line, "not UTF-8; save the text as UTF-8");
+            var judgement = check.Judge(tokens.Token, tokens.Kind);
+            if (tokens.Kind == TokenKind.Word) count.Add(tokens.Token, judgement.Status);
+            if (json)
+            {
+                session.Row(true, Columns, tokens.Token.ToString(), Name(judgement.Status), Needs(judgement));
+                continue;
+            }
+            if (!rows.TryGetValue(judgement, out var rest)) rows[judgement] = rest = $"\t{Name(judgement.Status)}\t{Needs(judgement)}";
+            session.Output.Write(tokens.Token);
+            session.Output.WriteLine(rest);
+        }
+        if (complaints > MostComplaints) session.Errors.WriteLine($"… and {complaints - MostComplaints} more places.");
+        Summarise(count, session.Errors);
+
+        void Complain(long line, string problem)
+        {
+            if (complaints++ < MostComplaints) session.Complain("", line, problem);
+        }
+    }
+
+    private static void Summarise(TextCount count, TextWriter errors)
+    {
+        errors.WriteLine($"{count.Words} words, {count.DifferentWords} different: {count.Readable:P1} can be read.");
+        foreach (var status in Enum.GetValues<ReadingStatus>())
+        {
+            errors.WriteLine($"  {Name(status),-10} {count.Running(status),10} running {count.Different(status),8} different");
+        }
+    }
+
+    private static string Name(ReadingStatus status) => status == ReadingStatus.NotYet ? "not-yet" : status.ToString().ToLowerInvariant();
+
+    private static string Needs(Judgement judgement) => string.Join(' ', judgement.Needs.Select(n => n.ToString()).Distinct());
+}

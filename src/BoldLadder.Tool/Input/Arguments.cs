@@ -1,0 +1,48 @@
+namespace BoldLadder.Tool.Input;
+
+/// <summary>Wrong usage: the message says what to write; the command ends with 2.</summary>
+public sealed class UsageException(string message) : Exception(message);
+
+/// <summary>The options of a command: switches, and options with a value.</summary>
+public sealed class Arguments
+{
+    private readonly Dictionary<string, string> values = [];
+    private readonly string command;
+
+    /// <param name="switches">Options without a value.</param>
+    /// <param name="options">Options with one.</param>
+    /// <exception cref="UsageException">There is an option the command does not take, or a value is missing.</exception>
+    public Arguments(string command, string[] given, string[] switches, string[] options)
+    {
+        this.command = command;
+        for (var i = 0; i < given.Length; i++)
+        {
+            if (switches.Contains(given[i]))
+            {
+                values[given[i]] = "";
+            }
+            else if (options.Contains(given[i]))
+            {
+                if (i + 1 == given.Length) throw new UsageException($"bold {command}: {given[i]} needs a value.");
+                values[given[i]] = given[++i];
+            }
+            else
+            {
+                var taken = string.Join(", ", switches.Concat(options).Order(StringComparer.Ordinal));
+                throw new UsageException($"bold {command} does not take \"{given[i]}\". It takes: {taken}.");
+            }
+        }
+    }
+
+    public bool Has(string name) => values.ContainsKey(name);
+
+    public string? Value(string name) => values.GetValueOrDefault(name);
+
+    /// <exception cref="UsageException">The option is missing.</exception>
+    public string Required(string name) => Value(name) ?? throw new UsageException($"bold {command} needs {name}.");
+
+    /// <exception cref="UsageException">It is no whole number from 1.</exception>
+    public int? Count(string name) => Value(name) is not { } text ? null
+        : int.TryParse(text, out var number) && number > 0 ? number
+        : throw new UsageException($"bold {command}: {name} takes a whole number from 1, not \"{text}\".");
+}
