@@ -3,7 +3,24 @@ using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
 using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using BoldLadder.Bench;
+using BoldLadder.Core.Words;
+using BoldLadder.Tool;
+
+if (args is ["text"])
+{
+    TextRun.Run(Console.Out);
+    return;
+}
+if (args is ["memory"])
+{
+    var before = GC.GetTotalMemory(forceFullCollection: true);
+    var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
+    Console.WriteLine($"The lexicon, three accents together, holds {(GC.GetTotalMemory(forceFullCollection: true) - before) / 1_000_000} MB ({lexicon.Words.Length} words, {lexicon.Names.Length} names).");
+    return;
+}
 
 // In process, so that it needs neither a project of its own nor a second restore.
 var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
-BenchmarkRunner.Run<PlanningBenchmark>(DefaultConfig.Instance.AddJob(job).WithArtifactsPath(args.Length > 0 ? args[0] : "BenchmarkDotNet.Artifacts"));
+var config = DefaultConfig.Instance.AddJob(job).WithArtifactsPath(args.Length > 0 ? args[0] : "BenchmarkDotNet.Artifacts");
+BenchmarkRunner.Run<EngineBenchmark>(config);
+BenchmarkRunner.Run<PlanningBenchmark>(config);

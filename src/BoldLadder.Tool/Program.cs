@@ -12,7 +12,7 @@ const string Usage = """
       check --taught F [--tricky F]       a text → each word's status (decodable, tricky, not-yet, unknown) and what it needs
 
       build-lexicon [--check]             make data/lexicon from data/sources (--check: compare, write nothing)
-      derive-ladder                       make data/ladders from data/lexicon
+      derive-ladder [--check]             make data/ladders from data/lexicon (--check: compare, write nothing)
       review [--rungs N]                  words that the first rungs reach and nobody has read yet
       gold                                score data/lexicon against data/gold
       draw-gold                           the seeded draw of words to judge by hand
@@ -35,7 +35,7 @@ try
         ["tricky", .. var rest] => Run(TrickyCommand.Run, rest),
         ["check", .. var rest] => Run(CheckCommand.Run, rest),
         ["build-lexicon", .. var rest] => BuildLexiconCommand.Run(rest, Console.Error),
-        ["derive-ladder"] => DeriveLadderCommand.Run(Console.Error),
+        ["derive-ladder", .. var rest] => DeriveLadderCommand.Run(rest, Console.Error),
         ["review", .. var rest] => Run(ReviewCommand.Run, rest),
         ["gold"] => GoldCommand.Run(output),
         ["draw-gold"] => DrawGoldCommand.Run(output),

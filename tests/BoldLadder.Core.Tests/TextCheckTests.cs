@@ -13,6 +13,8 @@ public class TextCheckTests
 
     private static readonly WordFinder Finder = new(Given.Lexicon);
 
+    private static readonly TextCheck Everything = new(Finder, Given.Taught(Letters), new HashSet<string>());
+
     private static List<(string Text, TokenKind Kind)> Tokens(string text)
     {
         var reader = new TokenReader(new StringReader(text));
@@ -35,7 +37,10 @@ public class TextCheckTests
 
     [Fact]
     public void The_tokens_of_any_text_join_to_it() => Gen.OneOf(Gen.String, Gen.Char["ab'’-1., \n"].Array[0, 300].Select(c => new string(c))).Sample(text =>
-        Assert.Equal(text, string.Concat(Tokens(text).Select(t => t.Text))));
+    {
+        Assert.Equal(text, string.Concat(Tokens(text).Select(t => t.Text)));
+        foreach (var (token, kind) in Tokens(text)) Everything.Judge(token, kind);
+    }, threads: 1);
 
     [Fact]
     public void A_huge_run_of_letters_comes_in_pieces_that_are_called_too_long_and_the_word_after_it_is_read()
@@ -77,9 +82,10 @@ public class TextCheckTests
     [Fact]
     public void Shares_count_running_and_different_words()
     {
-        var count = new TextCount();
-        foreach (var (word, status) in new[] { ("cat", ReadingStatus.Decodable), ("Cat", ReadingStatus.Decodable), ("snow", ReadingStatus.NotYet), ("said", ReadingStatus.Tricky) }) count.Add(word, status);
+        var check = new TextCheck(Finder, Given.Taught(Letters), new HashSet<string> { "said" });
+        foreach (var word in new[] { "cat", "Cat", "snow", "said" }) check.Judge(word, TokenKind.Word);
+        var count = check.Count;
         Assert.Equal((4, 3, 2, 1, 0.75), (count.Words, count.DifferentWords, count.Running(ReadingStatus.Decodable), count.Different(ReadingStatus.Decodable), count.Readable));
-        Assert.Equal(1, new TextCount().Readable);
+        Assert.Equal(1, new TextCheck(Finder, Given.Taught(Letters), new HashSet<string>()).Count.Readable);
     }
 }

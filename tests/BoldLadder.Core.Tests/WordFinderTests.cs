@@ -13,6 +13,7 @@ public class WordFinderTests
     [Theory]
     [InlineData("Sheep", "sh|ee|p", WordSource.Lexicon)]
     [InlineData("DON’T", "d|o|n|'t", WordSource.Lexicon)]
+    [InlineData("Café", "c|a|f|e", WordSource.Lexicon)]
     [InlineData("Monday", "m|o|n|d|ay", WordSource.Lexicon)]
     [InlineData("sheep's", "sh|ee|p|'s", WordSource.Derived)]
     [InlineData("unzapping", "u|n|z|a|pp|i|ng", WordSource.Derived)]

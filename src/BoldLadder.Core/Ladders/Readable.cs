@@ -47,6 +47,20 @@ internal sealed class Readable
         return found;
     }
 
+    /// <summary>By index, the leniencies by which each correspondence would be readable to who was taught these.</summary>
+    public static Leniencies[] LettingIn(CorrespondenceSet taught)
+    {
+        var found = new Leniencies[Correspondence.All.Length];
+        foreach (var one in taught)
+        {
+            for (var i = 0; i < EachLeniency.Length; i++)
+            {
+                foreach (var asked in Lenient[one.Index][i]) found[asked.Index] |= EachLeniency[i];
+            }
+        }
+        return found;
+    }
+
     private static bool IsAlike(Accent accent, Correspondence taught, Correspondence asked) =>
         accent.AreOne(taught, asked)
         || (asked.IsBath && taught.Notation == "a=ɑː")

@@ -11,6 +11,7 @@ namespace BoldLadder.Core.Ladders;
 public sealed class Taught
 {
     private readonly Lazy<CorrespondenceSet> counted;
+    private readonly Lazy<Leniencies[]> lettingIn;
 
     /// <param name="correspondences">What was taught.</param>
     /// <param name="patterns">The patterns that were taught; a taught suffix supplies the sounds inside it.</param>
@@ -23,6 +24,7 @@ public sealed class Taught
         Leniencies = leniencies;
         Accent = accent;
         counted = new(CountedAsReadable);
+        lettingIn = new(() => Readable.LettingIn(Correspondences));
     }
 
     public CorrespondenceSet Correspondences { get; }
@@ -58,7 +60,7 @@ public sealed class Taught
         foreach (var place in TrickyPlaces(word))
         {
             var part = word.NeedsIn(Accent).Parts[place];
-            yield return new Obstacle(part, Patterns.None, LettingIn(part));
+            yield return new Obstacle(part, Patterns.None, lettingIn.Value[part.Index] & ~Leniencies);
         }
         foreach (var pattern in (word.Patterns & ~(Patterns | Free)).Each()) yield return new Obstacle(null, pattern);
     }
@@ -80,17 +82,10 @@ public sealed class Taught
     /// The leniencies, not given yet, that would make a refused word readable; none when it is readable, or no leniency would help.
     /// Where several would let in the same part, all are named.
     /// </summary>
-    public Leniencies WouldLetIn(Word word)
-    {
-        var obstacles = Obstacles(word).ToList();
-        return obstacles.All(o => o.LetInBy != Leniencies.None) ? obstacles.Aggregate(Leniencies.None, (all, o) => all | o.LetInBy) : Leniencies.None;
-    }
+    public Leniencies WouldLetIn(Word word) => Obstacle.WouldLetIn(Obstacles(word));
 
     /// <summary>How many graphemes at the end of the word a taught suffix supplies.</summary>
     private int SuppliedBy(Word word) => word.Suffix is not null && Patterns.HasFlag(word.Suffix.Suffix) ? word.Suffix.Parts : 0;
-
-    private Leniencies LettingIn(Correspondence part) =>
-        Correspondences.Aggregate(Leniencies.None, (all, taught) => all | LeniencyRules.Between(taught, part)) & ~Leniencies;
 
     private CorrespondenceSet CountedAsReadable()
     {
@@ -104,4 +99,16 @@ public sealed class Taught
 public sealed record Obstacle(Correspondence? Correspondence, Patterns Pattern, Leniencies LetInBy = Leniencies.None)
 {
     public override string ToString() => Correspondence?.ReferenceNotation ?? Pattern.Id();
+
+    /// <summary>The leniencies that together would take all obstacles away; none when one of them stays, or there are none.</summary>
+    public static Leniencies WouldLetIn(IEnumerable<Obstacle> obstacles)
+    {
+        var all = Leniencies.None;
+        foreach (var obstacle in obstacles)
+        {
+            if (obstacle.LetInBy == Leniencies.None) return Leniencies.None;
+            all |= obstacle.LetInBy;
+        }
+        return all;
+    }
 }

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -47,6 +48,8 @@ public enum AccentSwitches
 /// <param name="SoundsR">True where r is sounded after vowels (General American).</param>
 public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = false)
 {
+    private static readonly ConcurrentDictionary<Accent, string[]> Projections = new();
+
     public static readonly Accent SouthernBritish = new("southern-british", AccentSwitches.PoorAsPaw);
     public static readonly Accent NorthernEnglish = new("northern-english",
         AccentSwitches.PoorAsPaw | AccentSwitches.BathAsTrap | AccentSwitches.PuttAsPut);
@@ -67,7 +70,11 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     /// The sounds of <paramref name="correspondence"/> in this accent as one string, sounds joined by "+":
     /// <c>ɪ</c>, <c>k+s</c>, and in General American <c>ɑː+r</c>. Without a place in a word: what differs by place stays.
     /// </summary>
-    public string Project(Correspondence correspondence)
+    public string Project(Correspondence correspondence) => Projected[correspondence.Index];
+
+    private string[] Projected => Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
+
+    private string Projection(Correspondence correspondence)
     {
         if (correspondence.IsBath && Has(AccentSwitches.BathAsTrap)) return "æ";
         var sounds = correspondence.SoundText;
@@ -82,10 +89,11 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     {
         var parts = word.Required;
         var own = SoundsR ? word.American : default;
+        var projected = Projected;
         var sounds = new string[parts.Length];
         for (var i = 0; i < sounds.Length; i++)
         {
-            var said = own.IsDefault ? Project(parts[i]) : Merged(own[i]);
+            var said = own.IsDefault ? projected[parts[i].Index] : Merged(own[i]);
             sounds[i] = InPlace(word, i, said);
         }
         return sounds;

@@ -1,4 +1,3 @@
-using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Diagnostics.CodeAnalysis;
 using BoldLadder.Core.Sounds;
@@ -13,12 +12,9 @@ namespace BoldLadder.Core.Spelling;
 public sealed class Correspondence
 {
     private static readonly ImmutableArray<Correspondence> Fixed = ReadInventory();
-    private static readonly FrozenDictionary<string, Correspondence> ByNotation = Fixed.ToFrozenDictionary(c => c.Notation);
+    private static readonly Dictionary<string, Correspondence> ByNotation = Fixed.ToDictionary(c => c.Notation, new NotationComparer());
 
-    private static readonly FrozenDictionary<string, Correspondence>.AlternateLookup<ReadOnlySpan<char>> BySpan =
-        ByNotation.GetAlternateLookup<ReadOnlySpan<char>>();
-
-    private const int LongestNotation = 32;
+    private static readonly Dictionary<string, Correspondence>.AlternateLookup<NotationParts> ByParts = ByNotation.GetAlternateLookup<NotationParts>();
 
     private Correspondence(int index, string notation, bool isRegular, bool isBath = false)
     {
@@ -30,6 +26,7 @@ public sealed class Correspondence
         Notation = notation;
         IsRegular = isRegular;
         IsBath = isBath;
+        IsVowel = Sounds[^1].IsVowel || Sounds[0].IsVowel;
     }
 
     /// <summary>
@@ -61,7 +58,7 @@ public sealed class Correspondence
     public bool IsBath { get; }
 
     /// <summary>True when the last sound is a vowel, or the first is and only an l, d or z follows it (le, ed, es).</summary>
-    public bool IsVowel => Sounds[^1].IsVowel || Sounds[0].IsVowel;
+    public bool IsVowel { get; }
 
     /// <summary>True for a vowel whose grapheme has the letter r, which rhotic accents sound after it (car, fire, centre).</summary>
     public bool KeepsR => IsVowel && Grapheme.Text.Contains('r', StringComparison.Ordinal);
@@ -85,15 +82,8 @@ public sealed class Correspondence
         && !correspondence.IsBath;
 
     /// <summary>The correspondence of these letters and sounds, written exactly by the conventions; null when there is none.</summary>
-    internal static Correspondence? Find(ReadOnlySpan<char> grapheme, ReadOnlySpan<char> sounds)
-    {
-        Span<char> notation = stackalloc char[LongestNotation];
-        if (grapheme.Length + sounds.Length >= LongestNotation) return null;
-        grapheme.CopyTo(notation);
-        notation[grapheme.Length] = '=';
-        sounds.CopyTo(notation[(grapheme.Length + 1)..]);
-        return BySpan.TryGetValue(notation[..(grapheme.Length + sounds.Length + 1)], out var found) ? found : null;
-    }
+    internal static Correspondence? Find(ReadOnlySpan<char> grapheme, ReadOnlySpan<char> sounds) =>
+        ByParts.TryGetValue(new NotationParts(grapheme, sounds), out var found) ? found : null;
 
     public override string ToString() => ReferenceNotation;
 

@@ -28,6 +28,11 @@ public sealed record Judgement(ReadingStatus Status, ImmutableArray<Obstacle> Ne
     internal static readonly Judgement Decodable = new(ReadingStatus.Decodable, [], Leniencies.None);
     internal static readonly Judgement Tricky = new(ReadingStatus.Tricky, [], Leniencies.None);
     internal static readonly Judgement Unknown = new(ReadingStatus.Unknown, [], Leniencies.None);
+
+    private string? needsText;
+
+    /// <summary>What is missing as notations and pattern ids, each once, with spaces between.</summary>
+    public string NeedsText => needsText ??= string.Join(' ', Needs.Select(n => n.ToString()).Distinct());
 }
 
 /// <summary>
@@ -42,23 +47,38 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
 
     private static readonly char[] Hyphens = ['-', '‐', '‑'];
 
-    private readonly Dictionary<string, Judgement> remembered = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, Remembered> remembered = new(StringComparer.Ordinal);
+    private readonly long[] forgotten = new long[Enum.GetValues<ReadingStatus>().Length];
 
-    /// <summary>Judges a token as it is written.</summary>
+    private sealed class Remembered(Judgement judgement)
+    {
+        public Judgement Judgement { get; } = judgement;
+
+        public long Times { get; set; }
+    }
+
+    /// <summary>The shares of all words judged so far.</summary>
+    public TextCount Count => new(remembered.Select(r => (r.Key, r.Value.Judgement.Status, r.Value.Times)), forgotten);
+
+    /// <summary>Judges a token as it is written, and counts it when it is a word.</summary>
     public Judgement Judge(ReadOnlySpan<char> token, TokenKind kind)
     {
         if (kind != TokenKind.Word) return Judgement.Unknown;
         var known = remembered.GetAlternateLookup<ReadOnlySpan<char>>();
-        if (known.TryGetValue(token, out var judgement)) return judgement;
-        judgement = JudgeWord(token.ToString());
-        if (remembered.Count < MostRemembered) known[token] = judgement;
-        return judgement;
+        if (!known.TryGetValue(token, out var found))
+        {
+            found = new Remembered(JudgeWord(token.ToString()));
+            if (remembered.Count < MostRemembered) known[token] = found;
+            else forgotten[(int)found.Judgement.Status]++;
+        }
+        found.Times++;
+        return found.Judgement;
     }
 
     private Judgement JudgeWord(string written)
     {
         var plain = WordFinder.Plain(written);
-        var capital = written.Any(char.IsUpper);
+        var capital = plain != written && written.Any(char.IsUpper);
         if (tricky.Contains(plain) && Single(plain, capital) is not { Status: ReadingStatus.Decodable }) return WithCapital(Judgement.Tricky, capital);
         var whole = Single(plain, capital);
         if (whole.Status == ReadingStatus.Unknown && plain.IndexOfAny(Hyphens) > 0) whole = Parts(plain, capital);
@@ -69,7 +89,7 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
     {
         if (finder.Known(plain, capital)?.Word is not { } word) return Judgement.Unknown;
         if (taught.CanRead(word)) return Judgement.Decodable;
-        return new Judgement(ReadingStatus.NotYet, [.. taught.Obstacles(word)], taught.WouldLetIn(word));
+        return NotYet([.. taught.Obstacles(word)]);
     }
 
     /// <summary>A hyphenated word is as readable as its hardest part.</summary>
@@ -78,10 +98,7 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
         var parts = plain.Split(Hyphens).Select(p => tricky.Contains(p) && Single(p, capital).Status == ReadingStatus.NotYet ? Judgement.Tricky : Single(p, capital)).ToList();
         if (parts.Any(p => p.Status == ReadingStatus.Unknown)) return Judgement.Unknown;
         var needs = parts.SelectMany(p => p.Needs).ToImmutableArray();
-        if (!needs.IsEmpty)
-        {
-            return new Judgement(ReadingStatus.NotYet, needs, needs.All(n => n.LetInBy != Leniencies.None) ? needs.Aggregate(Leniencies.None, (all, n) => all | n.LetInBy) : Leniencies.None);
-        }
+        if (!needs.IsEmpty) return NotYet(needs);
         return parts.Any(p => p.Status == ReadingStatus.Tricky) ? Judgement.Tricky : Judgement.Decodable;
     }
 
@@ -90,6 +107,8 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
     {
         var missing = capital && judgement.Status != ReadingStatus.Unknown && ((taught.Patterns | taught.Free) & Patterns.Capitals) == Patterns.None
             && !judgement.Needs.Any(n => n.Pattern == Patterns.Capitals);
-        return missing ? new Judgement(ReadingStatus.NotYet, [.. judgement.Needs, new Obstacle(null, Patterns.Capitals)], Leniencies.None) : judgement;
+        return missing ? NotYet([.. judgement.Needs, new Obstacle(null, Patterns.Capitals)]) : judgement;
     }
+
+    private static Judgement NotYet(ImmutableArray<Obstacle> needs) => new(ReadingStatus.NotYet, needs, Obstacle.WouldLetIn(needs));
 }

@@ -5,23 +5,26 @@ namespace BoldLadder.Core.Texts;
 /// </summary>
 public sealed class TextCount
 {
-    /// <summary>Different words are counted up to so many; beyond that only running words are.</summary>
-    public const int MostDifferent = 200_000;
-
     private readonly long[] running = new long[Enum.GetValues<ReadingStatus>().Length];
     private readonly long[] different = new long[Enum.GetValues<ReadingStatus>().Length];
-    private readonly HashSet<string> seen = new(StringComparer.OrdinalIgnoreCase);
 
-    /// <summary>All words counted so far.</summary>
+    /// <param name="spellings">Each spelling with its status and how often it stands in the text; letter case makes no different word.</param>
+    /// <param name="others">By status, running words whose spelling was not kept.</param>
+    internal TextCount(IEnumerable<(string Spelling, ReadingStatus Status, long Times)> spellings, IReadOnlyList<long> others)
+    {
+        var seen = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
+        foreach (var (spelling, status, times) in spellings)
+        {
+            running[(int)status] += times;
+            if (seen.Add(spelling)) different[(int)status]++;
+        }
+        for (var i = 0; i < running.Length; i++) running[i] += others[i];
+    }
+
+    /// <summary>All words counted.</summary>
     public long Words => running.Sum();
 
     public long DifferentWords => different.Sum();
-
-    public void Add(ReadOnlySpan<char> token, ReadingStatus status)
-    {
-        running[(int)status]++;
-        if (seen.Count < MostDifferent && seen.GetAlternateLookup<ReadOnlySpan<char>>().Add(token)) different[(int)status]++;
-    }
 
     public long Running(ReadingStatus status) => running[(int)status];
 

@@ -1,5 +1,4 @@
 using System.Collections.Concurrent;
-using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Security.Cryptography;
 using System.Text;
@@ -13,21 +12,21 @@ namespace BoldLadder.Core.Words;
 /// </summary>
 public sealed class Lexicon
 {
-    private readonly FrozenDictionary<string, Word> bySpelling;
-    private readonly FrozenDictionary<string, Word> names;
+    private readonly Dictionary<string, Word> bySpelling;
+    private readonly Dictionary<string, Word> names;
     private readonly ConcurrentDictionary<Accent, SoundAlikes> soundAlikes = new();
 
     /// <param name="words">Words and names; a name is told by its flag and its capital letter.</param>
     public Lexicon(IEnumerable<Word> words, string hash)
     {
-        var all = words.ToLookup(w => IsProper(w.Spelling));
-        Words = [.. all[false].OrderByDescending(w => w.Zipf).ThenBy(w => w.Spelling, StringComparer.Ordinal)];
-        Names = [.. all[true].OrderBy(w => w.Spelling, StringComparer.Ordinal)];
+        var all = words.ToList();
+        Words = CommonestFirst(all.Where(w => !IsProper(w.Spelling)));
+        Names = CommonestFirst(all.Where(w => IsProper(w.Spelling)));
         ForLessons = [.. Words.Where(w => w.IsForLessons)];
         Hash = hash;
-        bySpelling = Words.ToFrozenDictionary(w => w.Spelling, StringComparer.Ordinal);
-        names = Names.ToFrozenDictionary(w => w.Spelling.ToLowerInvariant(), StringComparer.Ordinal);
-        foreach (var accent in Accent.All) soundAlikes[accent] = new SoundAlikes(Words, accent);
+        // Not frozen: making a frozen dictionary takes longer than all the looking up a lexicon is loaded for.
+        bySpelling = Words.ToDictionary(w => w.Spelling, StringComparer.Ordinal);
+        names = Names.ToDictionary(w => w.Spelling.ToLowerInvariant(), StringComparer.Ordinal);
     }
 
     /// <summary>Commonest first, then by ordinal; without names.</summary>
@@ -36,7 +35,7 @@ public sealed class Lexicon
     /// <summary>Those that may stand in a lesson, in the same order.</summary>
     public ImmutableArray<Word> ForLessons { get; }
 
-    /// <summary>First names and places, by ordinal.</summary>
+    /// <summary>First names and places, commonest first.</summary>
     public ImmutableArray<Word> Names { get; }
 
     /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from.</summary>
@@ -73,6 +72,22 @@ public sealed class Lexicon
         {
             throw new FormatException(wrong.Message, wrong);
         }
+    }
+
+    /// <summary>Commonest first, then by ordinal. The shards are in ordinal order already: then numbers are all that is compared.</summary>
+    private static ImmutableArray<Word> CommonestFirst(IEnumerable<Word> words)
+    {
+        var sorted = words.ToArray();
+        for (var i = 1; i < sorted.Length; i++)
+        {
+            if (string.CompareOrdinal(sorted[i - 1].Spelling, sorted[i].Spelling) <= 0) continue;
+            Array.Sort(sorted, (one, other) => string.CompareOrdinal(one.Spelling, other.Spelling));
+            break;
+        }
+        var keys = new (double Rarity, int Place)[sorted.Length];
+        for (var i = 0; i < keys.Length; i++) keys[i] = (-sorted[i].Zipf, i);
+        Array.Sort(keys, static (one, other) => one.Rarity < other.Rarity ? -1 : one.Rarity > other.Rarity ? 1 : one.Place - other.Place);
+        return [.. keys.Select(k => sorted[k.Place])];
     }
 
     private static bool IsProper(string spelling) => spelling.Length > 0 && char.IsUpper(spelling[0]);

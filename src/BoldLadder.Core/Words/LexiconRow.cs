@@ -37,7 +37,7 @@ public static class LexiconRow
         if (count != Columns) throw new FormatException($"A lexicon row has {Columns} columns, this one {count}: {row}");
         var spelling = row[cells[0]].ToString();
         var suffix = row[cells[8]].IsEmpty ? null : new SuffixLink(
-            row[cells[8]].ToString(), PatternIds.Parse(row[cells[9]].ToString()), row[cells[10]].IsEmpty ? Patterns.None : PatternIds.Parse(row[cells[10]].ToString()));
+            row[cells[8]].ToString(), PatternIds.Parse(row[cells[9]]), row[cells[10]].IsEmpty ? Patterns.None : PatternIds.Parse(row[cells[10]]));
         return new Word(
             spelling,
             Segmentation.Parse(row[cells[1]], row[cells[2]]),
@@ -115,6 +115,7 @@ public static class LexiconRow
     private static WordFlags ReadFlags(ReadOnlySpan<char> text)
     {
         var flags = WordFlags.None;
+        if (text.IsEmpty) return flags;
         foreach (var range in text.Split(','))
         {
             var name = text[range];
@@ -145,6 +146,7 @@ public static class LexiconRow
     private static Topics ReadTopics(ReadOnlySpan<char> text)
     {
         var topics = Topics.None;
+        if (text.IsEmpty) return topics;
         foreach (var range in text.Split(','))
         {
             var name = text[range];

@@ -10,8 +10,8 @@ public sealed class Word
     /// <summary>Below this commonness a word that nobody put in a band is left out of lessons.</summary>
     private const double Uncommon = 3.6;
 
-    private readonly Needs reference;
-    private readonly Needs? american;
+    private Needs? reference;
+    private Needs? american;
 
     public Word(string spelling, Segmentation segmentation, double zipf, Suitability suitability, WordFlags flags, SuffixLink? suffix)
         : this(spelling, segmentation, zipf, suitability, flags, suffix, default)
@@ -31,8 +31,6 @@ public sealed class Word
         Required = flags.HasFlag(WordFlags.Bath)
             ? [.. segmentation.Parts.Select(p => p.Notation == "a=ɑː" ? Correspondence.BathA : p)]
             : segmentation.Parts;
-        reference = new Needs(Required, suffix);
-        this.american = american.IsDefault ? null : new Needs(Americanised(Required, american), suffix);
         Patterns = WordPatterns.Of(segmentation, suffix)
             | (flags.HasFlag(WordFlags.Contraction) ? Patterns.Contraction : Patterns.None)
             | (flags.HasFlag(WordFlags.Capital) ? Patterns.Capitals : Patterns.None);
@@ -73,10 +71,10 @@ public sealed class Word
     public ImmutableArray<Correspondence> Required { get; }
 
     /// <summary>The correspondences needed outside the suffix.</summary>
-    public CorrespondenceSet Body => reference.Body;
+    public CorrespondenceSet Body => Reference.Body;
 
     /// <summary>The correspondences inside the suffix; a taught suffix pattern supplies them.</summary>
-    public CorrespondenceSet Ending => reference.Ending;
+    public CorrespondenceSet Ending => Reference.Ending;
 
     /// <summary>Set by hand: most children know it at five.</summary>
     public bool IsKnown => Band == Band.Known;
@@ -96,7 +94,10 @@ public sealed class Word
         Body.Contains(correspondence) || Ending.Contains(correspondence);
 
     /// <summary>What reading the word needs in an accent: in General American new has ew=uː.</summary>
-    public Needs NeedsIn(Accent accent) => accent.SoundsR && american is not null ? american : reference;
+    public Needs NeedsIn(Accent accent) => accent.SoundsR && !American.IsDefault ? american ??= new Needs(Americanised(Required, American), Suffix) : Reference;
+
+    /// <summary>Made when first asked for: a loaded lexicon has many words that nobody asks about.</summary>
+    private Needs Reference => reference ??= new Needs(Required, Suffix);
 
     public override string ToString() => Spelling;
 

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Globalization;
+using System.Text;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words;
@@ -61,10 +63,13 @@ public sealed class WordFinder(Lexicon lexicon)
         return readings.IsEmpty ? Nothing : new FoundWord(new Word(plain, readings[0], 0, Suitability.Ask, WordFlags.None, null), WordSource.Guessed, readings);
     }
 
-    /// <summary>Lower case, composed, with the plain apostrophe: the form words are looked up by.</summary>
+    /// <summary>Lower case, without the marks of café and naïve, with the plain apostrophe: the form words are looked up by.</summary>
     public static string Plain(string written)
     {
-        var composed = written.IsNormalized() ? written : written.Normalize();
-        return composed.ToLowerInvariant().Replace('’', '\'').Replace('ʼ', '\'');
+        var lower = written.ToLowerInvariant();
+        if (Ascii.IsValid(lower)) return lower;
+        // By runes first: half a surrogate pair can't be normalized.
+        var bare = string.Concat(string.Concat(lower.EnumerateRunes()).Normalize(NormalizationForm.FormD).Where(c => CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark));
+        return bare.Normalize().Replace('’', '\'').Replace('ʼ', '\'');
     }
 }

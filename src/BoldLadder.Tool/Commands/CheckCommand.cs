@@ -20,8 +20,6 @@ public static class CheckCommand
             ? session.FileLines(path).Select(l => WordFinder.Plain(l.Trim())).Where(l => l.Length > 0).ToHashSet(StringComparer.Ordinal) : [];
         var json = arguments.Has("--json");
         var check = new TextCheck(new WordFinder(Session.ReadLexicon()), taught, tricky);
-        var count = new TextCount();
-        var rows = new Dictionary<Judgement, string>(ReferenceEqualityComparer.Instance);
         session.Header(json, Columns);
 
         var complaints = 0;
@@ -42,18 +40,11 @@ public static class CheckCommand
             }
             if (tokens.Token.Contains('\uFFFD')) Complain(tokens.Line, "not UTF-8; save the text as UTF-8");
             var judgement = check.Judge(tokens.Token, tokens.Kind);
-            if (tokens.Kind == TokenKind.Word) count.Add(tokens.Token, judgement.Status);
-            if (json)
-            {
-                session.Row(true, Columns, tokens.Token.ToString(), Name(judgement.Status), Needs(judgement));
-                continue;
-            }
-            if (!rows.TryGetValue(judgement, out var rest)) rows[judgement] = rest = $"\t{Name(judgement.Status)}\t{Needs(judgement)}";
-            session.Output.Write(tokens.Token);
-            session.Output.WriteLine(rest);
+            if (json) session.Row(true, Columns, tokens.Token.ToString(), Name(judgement.Status), judgement.NeedsText);
+            else session.Row(tokens.Token, Name(judgement.Status), judgement.NeedsText);
         }
         if (complaints > MostComplaints) session.Errors.WriteLine($"… and {complaints - MostComplaints} more places.");
-        Summarise(count, session.Errors);
+        Summarise(check.Count, session.Errors);
 
         void Complain(long line, string problem)
         {
@@ -70,7 +61,11 @@ public static class CheckCommand
         }
     }
 
-    private static string Name(ReadingStatus status) => status == ReadingStatus.NotYet ? "not-yet" : status.ToString().ToLowerInvariant();
-
-    private static string Needs(Judgement judgement) => string.Join(' ', judgement.Needs.Select(n => n.ToString()).Distinct());
+    private static string Name(ReadingStatus status) => status switch
+    {
+        ReadingStatus.Decodable => "decodable",
+        ReadingStatus.Tricky => "tricky",
+        ReadingStatus.NotYet => "not-yet",
+        _ => "unknown",
+    };
 }
