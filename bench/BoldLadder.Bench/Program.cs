@@ -3,6 +3,7 @@ using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
 using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using BoldLadder.Bench;
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 
@@ -15,6 +16,7 @@ if (args is ["memory"])
 {
     var before = GC.GetTotalMemory(forceFullCollection: true);
     var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
+    foreach (var accent in Accent.All) _ = lexicon.Homophones(lexicon.Words[0], accent).Any();
     Console.WriteLine($"The lexicon, three accents together, holds {(GC.GetTotalMemory(forceFullCollection: true) - before) / 1_000_000} MB ({lexicon.Words.Length} words, {lexicon.Names.Length} names).");
     return;
 }

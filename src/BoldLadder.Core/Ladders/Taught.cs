@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -11,7 +12,7 @@ namespace BoldLadder.Core.Ladders;
 public sealed class Taught
 {
     private readonly Lazy<CorrespondenceSet> counted;
-    private readonly Lazy<Leniencies[]> lettingIn;
+    private readonly Lazy<Obstacle[]> obstacles;
 
     /// <param name="correspondences">What was taught.</param>
     /// <param name="patterns">The patterns that were taught; a taught suffix supplies the sounds inside it.</param>
@@ -24,7 +25,7 @@ public sealed class Taught
         Leniencies = leniencies;
         Accent = accent;
         counted = new(CountedAsReadable);
-        lettingIn = new(() => Readable.LettingIn(Correspondences));
+        obstacles = new(EachObstacle);
     }
 
     public CorrespondenceSet Correspondences { get; }
@@ -55,14 +56,17 @@ public sealed class Taught
     public bool Covers(Correspondence correspondence) => counted.Value.Contains(correspondence);
 
     /// <summary>The parts of <paramref name="word"/> that stand in the way, in word order, then patterns; none when it is decodable.</summary>
-    public IEnumerable<Obstacle> Obstacles(Word word)
+    public ImmutableArray<Obstacle> Obstacles(Word word)
     {
-        foreach (var place in TrickyPlaces(word))
+        if (CanRead(word)) return [];
+        var found = ImmutableArray.CreateBuilder<Obstacle>();
+        var parts = word.NeedsIn(Accent).Parts;
+        foreach (var part in parts.AsSpan()[..^SuppliedBy(word)])
         {
-            var part = word.NeedsIn(Accent).Parts[place];
-            yield return new Obstacle(part, Patterns.None, lettingIn.Value[part.Index] & ~Leniencies);
+            if (!Covers(part)) found.Add(obstacles.Value[part.Index]);
         }
-        foreach (var pattern in (word.Patterns & ~(Patterns | Free)).Each()) yield return new Obstacle(null, pattern);
+        foreach (var pattern in (word.Patterns & ~(Patterns | Free)).Each()) found.Add(new Obstacle(null, pattern));
+        return found.ToImmutable();
     }
 
     /// <summary>
@@ -86,6 +90,12 @@ public sealed class Taught
 
     /// <summary>How many graphemes at the end of the word a taught suffix supplies.</summary>
     private int SuppliedBy(Word word) => word.Suffix is not null && Patterns.HasFlag(word.Suffix.Suffix) ? word.Suffix.Parts : 0;
+
+    private Obstacle[] EachObstacle()
+    {
+        var letIn = Readable.LettingIn(Correspondences);
+        return [.. Correspondence.All.Select(c => new Obstacle(c, Patterns.None, letIn[c.Index] & ~Leniencies))];
+    }
 
     private CorrespondenceSet CountedAsReadable()
     {

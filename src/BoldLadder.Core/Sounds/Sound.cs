@@ -1,4 +1,3 @@
-using System.Collections.Frozen;
 using System.Collections.Immutable;
 
 namespace BoldLadder.Core.Sounds;
@@ -12,7 +11,7 @@ public sealed class Sound
     private static readonly ImmutableArray<Sound> Inventory =
         [.. InventoryData.Rows("sounds.tsv").Select((row, index) => new Sound(index, row))];
 
-    private static readonly FrozenDictionary<string, Sound> BySymbol = Inventory.ToFrozenDictionary(s => s.Symbol);
+    private static readonly Dictionary<string, Sound> BySymbol = Inventory.ToDictionary(s => s.Symbol, StringComparer.Ordinal);
 
     private Sound(int index, string[] row)
     {

@@ -1,5 +1,3 @@
-using System.Collections.Frozen;
-
 namespace BoldLadder.Core.Spelling;
 
 /// <summary>
@@ -34,9 +32,9 @@ public enum Patterns
 /// <summary>The ids of patterns as ladders, logs and taught files write them.</summary>
 public static class PatternIds
 {
-    private static readonly FrozenDictionary<string, Patterns> ById = Enum.GetValues<Patterns>()
+    private static readonly Dictionary<string, Patterns> ById = Enum.GetValues<Patterns>()
         .Where(p => int.IsPow2((int)p))
-        .ToFrozenDictionary(Id);
+        .ToDictionary(Id, StringComparer.Ordinal);
 
     /// <summary>The id of one pattern: <c>suffix-s</c>, <c>join-drop-e</c>.</summary>
     public static string Id(this Patterns pattern) => string.Concat(pattern.ToString().Select((c, i) =>

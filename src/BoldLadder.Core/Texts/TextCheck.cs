@@ -32,7 +32,7 @@ public sealed record Judgement(ReadingStatus Status, ImmutableArray<Obstacle> Ne
     private string? needsText;
 
     /// <summary>What is missing as notations and pattern ids, each once, with spaces between.</summary>
-    public string NeedsText => needsText ??= string.Join(' ', Needs.Select(n => n.ToString()).Distinct());
+    public string NeedsText => needsText ??= string.Join(' ', Needs.Where((n, i) => Needs.IndexOf(n) == i).Select(n => n.ToString()));
 }
 
 /// <summary>
@@ -89,7 +89,7 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
     {
         if (finder.Known(plain, capital)?.Word is not { } word) return Judgement.Unknown;
         if (taught.CanRead(word)) return Judgement.Decodable;
-        return NotYet([.. taught.Obstacles(word)]);
+        return NotYet(taught.Obstacles(word));
     }
 
     /// <summary>A hyphenated word is as readable as its hardest part.</summary>

@@ -63,15 +63,8 @@ public sealed class Lexicon
         var texts = shards.ToList();
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         foreach (var text in texts) hash.AppendData(Encoding.UTF8.GetBytes(text));
-        try
-        {
-            var words = texts.AsParallel().AsOrdered().Select(ReadShard).SelectMany(w => w).ToList();
-            return new Lexicon(words, Convert.ToHexStringLower(hash.GetHashAndReset())[..12]);
-        }
-        catch (AggregateException problem) when (problem.InnerException is FormatException wrong)
-        {
-            throw new FormatException(wrong.Message, wrong);
-        }
+        var shardsRead = texts.Select(text => Task.Run(() => ReadShard(text))).ToList();
+        return new Lexicon(shardsRead.SelectMany(s => s.GetAwaiter().GetResult()), Convert.ToHexStringLower(hash.GetHashAndReset())[..12]);
     }
 
     /// <summary>Commonest first, then by ordinal. The shards are in ordinal order already: then numbers are all that is compared.</summary>
