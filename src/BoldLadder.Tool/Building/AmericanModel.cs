@@ -67,6 +67,7 @@ public sealed class AmericanModel : IAlignmentModel
         if (grapheme.Length == 2 && grapheme[1] == 'e' && !rendering.Correspondence.IsVowel && LongVowelStandsBefore(site)) return false;
         return (grapheme, sounds) switch
         {
+            ("gu", _) => !(rest is ['e', ..] && EndsPart(site.Letters, site.LetterEnd + 1)),
             (_, "r") => AmericanPhones.IsVowel(next),
             ("a", "ɑː") when first is "AE0" or "AE1" => first == "AE1" && isBath(site.Letters),
             ("a", "æ") when first == "AE1" && isBath(site.Letters) => false,
