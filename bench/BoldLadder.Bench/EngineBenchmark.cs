@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Analysis;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -17,6 +18,8 @@ public class EngineBenchmark
     private Ladder ladder = null!;
     private string[] known = null!;
     private string[] strange = null!;
+    private WordIndex index = null!;
+    private Ladder longLadder = null!;
     private int rung;
 
     [GlobalSetup]
@@ -25,6 +28,8 @@ public class EngineBenchmark
         lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
         finder = new WordFinder(lexicon);
         ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        index = new WordIndex(lexicon, Leniencies.All, Accent.SouthernBritish);
+        longLadder = ladder with { Rungs = [.. ladder.Rungs, .. Correspondence.All.Except(ladder.Rungs.SelectMany(r => r.Correspondences)).Take(150 - ladder.Rungs.Length).Select(c => new Rung(c.Notation, "more", [c], Patterns.None, [], null))] };
         known = [.. lexicon.Words.Take(20 * Some).Where((_, i) => i % 20 == 0).Select(w => w.Spelling)];
         strange = [.. known.Select(w => new string([.. w.Reverse()])).Where(w => finder.Known(w, false) is null).Take(Some)];
     }
@@ -52,6 +57,12 @@ public class EngineBenchmark
         var taught = ladder.TaughtAfter(rung++ % ladder.Rungs.Length, Leniencies.All, Accent.SouthernBritish);
         return lexicon.Words.Count(taught.CanRead);
     }
+
+    [Benchmark(Description = "analyse a ladder of 150 rungs")]
+    public LadderAnalysis Analyse() => LadderAnalysis.Of(longLadder, index);
+
+    [Benchmark(Description = "all 150 places of one drag, analysed")]
+    public int Drag() => Enumerable.Range(0, longLadder.Rungs.Length).AsParallel().Sum(to => LadderAnalysis.Of(longLadder.Moved(40, to), index).Warnings.Count());
 
     [Benchmark(Description = "the rung of every word on a ladder")]
     public int WhenDecodable()

@@ -192,6 +192,8 @@ public sealed class LessonTests : IAsyncLifetime
     public async Task The_ladder_says_what_each_rung_unlocks()
     {
         var ladder = await lead.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1");
+        Assert.All(ladder.Rungs.Zip(ladder.Rungs.Skip(1)), pair => Assert.True(pair.First.TextShare <= pair.Second.TextShare && pair.First.Readable <= pair.Second.Readable));
+        Assert.All(ladder.Rungs, r => Assert.Empty(r.Warnings));
         var sh = ladder.Rungs.Single(r => r.Id == "sh=ʃ");
         var words = await lead.Get<List<RungWord>>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/rungs/{Uri.EscapeDataString(sh.Id)}/words");
         Assert.Equal(sh.NewWords, words.Count);

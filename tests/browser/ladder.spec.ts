@@ -6,12 +6,21 @@ test('the ladder shows its rungs, a chosen rung its words with their graphemes',
   await expect(page.locator('.rung').first()).toBeVisible();
   expect(await page.locator('.rung').count()).toBeGreaterThan(100);
   await expect(page.getByText('Otters next')).toBeVisible();
+  await expect(page.getByText('No rung has a warning.')).toBeVisible();
+  const shares = await page.locator('.rung-curve').allTextContents();
+  const numbers = shares.map((s) => Number(/(\d+)%/.exec(s)![1]));
+  expect(numbers).toEqual([...numbers].sort((a, b) => a - b));
+  expect(numbers.at(-1)).toBeGreaterThan(80);
 
   await page.locator('.rung', { has: page.getByText('sh', { exact: true }) }).click();
   const panel = page.locator('.rung-panel');
   await expect(panel.getByRole('heading', { name: /^Rung \d+: sh$/ })).toBeVisible();
   const shop = panel.locator('li', { hasText: 'shop' }).first();
   await expect(shop.locator('.run')).toHaveText(['sh', 'o', 'p']);
+  const all = await panel.locator('.rung-words li').count();
+  await panel.getByLabel(/Known at five only/).check();
+  expect(await panel.locator('.rung-words li').count()).toBeLessThan(all);
+  await panel.getByLabel(/Known at five only/).uncheck();
   await panel.getByRole('searchbox').fill('fi');
   await expect(panel.locator('.rung-words li')).toHaveCount(1);
   await panel.getByRole('searchbox').fill('zzz');

@@ -16,16 +16,25 @@ public static class Apartness
     /// </summary>
     private static bool IsOldSound(Correspondence c) => c.Grapheme.Kind == GraphemeKind.Double || c.Grapheme.Text == "ck";
 
+    private static readonly Lazy<byte[]> Gaps = new(() =>
+        [.. Correspondence.All.SelectMany(one => Correspondence.All.Select(other => (byte)Measured(one, other)))]);
+
     /// <summary>Rungs that must lie from one to the other: 10 for two sounds of one grapheme and for b and d, 3 for look-alikes and sound-alikes, else 0.</summary>
-    public static int Between(Correspondence one, Correspondence other)
+    public static int Between(Correspondence one, Correspondence other) => Gaps.Value[(one.Index * Correspondence.All.Length) + other.Index];
+
+    private static int Measured(Correspondence one, Correspondence other)
     {
         if (one.Grapheme == other.Grapheme) return one.Sounds[^1] == other.Sounds[^1] ? 0 : 10;
-        var (a, b) = (one.Grapheme.Text[..1], other.Grapheme.Text[..1]);
-        var single = IsLetter(one) && IsLetter(other);
-        if (single && Ordered(a, b) == ("b", "d")) return 10;
-        if (single && LookAlikes.Contains(Ordered(a, b))) return 3;
+        if (IsLookAlike(one, other)) return Ordered(one.Grapheme.Text, other.Grapheme.Text) == ("b", "d") ? 10 : 3;
         if (IsOldSound(one) || IsOldSound(other)) return 0;
         return SoundAlikes.Contains(Ordered(one.SoundText, other.SoundText)) ? 3 : 0;
+    }
+
+    /// <summary>True for two single letters that look alike: b and d, m and n.</summary>
+    public static bool IsLookAlike(Correspondence one, Correspondence other)
+    {
+        var pair = Ordered(one.Grapheme.Text[..1], other.Grapheme.Text[..1]);
+        return IsLetter(one) && IsLetter(other) && (pair == ("b", "d") || LookAlikes.Contains(pair));
     }
 
     private static bool IsLetter(Correspondence c) => c.Grapheme.Text.Length == 1 || c.Grapheme.Text == "qu";

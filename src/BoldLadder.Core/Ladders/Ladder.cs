@@ -49,6 +49,9 @@ public sealed record Ladder(string Id, string Approach, Patterns Free, Immutable
         return -1;
     }
 
+    /// <summary>The same ladder with one rung taken out and put in so that it stands at <paramref name="to"/>.</summary>
+    public Ladder Moved(int from, int to) => this with { Rungs = Rungs.RemoveAt(from).Insert(to, Rungs[from]) };
+
     /// <summary>The index of the first rung that teaches the correspondence or pattern of the obstacle; null when none does.</summary>
     public int? WhenTaught(Obstacle obstacle)
     {

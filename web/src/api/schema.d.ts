@@ -366,8 +366,14 @@ export interface components {
             /** Format: int32 */
             newWords: number;
             /** Format: int32 */
+            knownWords: number;
+            /** Format: int32 */
             readable: number;
+            /** Format: double */
+            textShare: number;
+            graduates: string[];
             reason: null | string;
+            warnings: components["schemas"]["Reason"][];
         };
         RungWord: {
             word: string;

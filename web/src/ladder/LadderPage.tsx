@@ -5,7 +5,7 @@ import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { text } from '../text/text';
+import { shareText, text } from '../text/text';
 import { RungList } from './RungList';
 import { RungPanel } from './RungPanel';
 
@@ -29,11 +29,15 @@ export function LadderPage() {
   if (ladder.error) return <ErrorNote problem={ladder.error} retry={() => void ladder.refetch()} />;
   if (!ladder.data) return <p className="empty">{text('ladder.empty')}</p>;
   const { rungs, name } = ladder.data;
+  const warned = rungs.filter((r) => r.warnings.length > 0).length;
   const chosen = rungs.findIndex((r) => r.id === search.get('rung'));
   return (
     <>
       <h1>{name}</h1>
-      <p className="quiet">{text('ladder.summary', { rungs: rungs.length, words: rungs[rungs.length - 1]?.readable ?? 0 })}</p>
+      <p className="quiet">
+        {text('ladder.summary', { rungs: rungs.length, words: rungs[rungs.length - 1]?.readable ?? 0 })} · {text('ladder.share', { share: shareText(rungs[rungs.length - 1]?.textShare ?? 0) })} ·{' '}
+        {warned === 0 ? text('ladder.noWarnings') : text('ladder.allWarnings', { count: warned })}
+      </p>
       <div className="ladder-page">
         <RungList rungs={rungs} groups={ladder.data.groups} chosen={chosen} onChoose={(rung) => setSearch({ rung: rung.id }, { replace: true })} />
         <aside className="panel rung-panel" aria-live="polite">

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { Schemas } from '../api/client';
 import { shown } from '../words/spelling';
-import { labelText, text, textOf } from '../text/text';
+import { labelText, shareText, text, textOf } from '../text/text';
 
 interface Props {
   rungs: Schemas['RungView'][];
@@ -54,9 +54,11 @@ export function RungList({ rungs, groups, chosen, onChoose }: Props) {
             <span className="rung-count">
               +{rung.newWords} <span className="quiet">{text('ladder.readable', { count: rung.readable })}</span>
             </span>
+            <ReadingCurve from={rungs[i - 1]?.textShare ?? 0} to={rung.textShare} />
             <span className="rung-notes">
               {rung.tricky.length > 0 && <span className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</span>}
               {rung.reason && <span className="flag">{text('ladder.thin')}</span>}
+              {rung.warnings.length > 0 && <span className="flag flag-warning">{text('ladder.warnings', { count: rung.warnings.length })}</span>}
               {groups
                 .filter((g) => g.nextRungId === rung.id)
                 .map((g) => (
@@ -69,5 +71,18 @@ export function RungList({ rungs, groups, chosen, onChoose }: Props) {
         </li>
       ))}
     </ol>
+  );
+}
+
+/** A rung's piece of the reading curve: from the share of running text that could be read before it to the share after it. */
+function ReadingCurve({ from, to }: { from: number; to: number }) {
+  return (
+    <span className="rung-curve" title={text('ladder.shareOf', { share: shareText(to) })}>
+      <svg viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true">
+        <polygon points={`0,0 ${100 * from},0 ${100 * to},40 0,40`} className="curve-area" />
+        <line x1={100 * from} y1="0" x2={100 * to} y2="40" className="curve-line" vectorEffect="non-scaling-stroke" />
+      </svg>
+      <span className="quiet">{text('ladder.share', { share: shareText(to) })}</span>
+    </span>
   );
 }

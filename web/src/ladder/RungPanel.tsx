@@ -5,7 +5,7 @@ import { answered, client, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
-import { labelText, text } from '../text/text';
+import { labelText, shareText, text, warningText } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
 
@@ -23,7 +23,8 @@ export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderVie
       ),
     staleTime: Infinity,
   });
-  const matching = words.data?.filter((w) => w.word.includes(find.trim().toLowerCase())) ?? [];
+  const [knownOnly, setKnownOnly] = useState(false);
+  const matching = words.data?.filter((w) => w.word.includes(find.trim().toLowerCase()) && (w.knownAtFive || !knownOnly)) ?? [];
   return (
     <>
       <h2>{text('ladder.rung', { number, label: labelText(rung.label) })}</h2>
@@ -35,6 +36,13 @@ export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderVie
         ))}
       </p>
       {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
+      {rung.graduates.length > 0 && <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>}
+      {rung.warnings.map((warning) => (
+        <p key={warning.code + warning.arguments.join()} className="flag-note">
+          {warningText(warning)}
+        </p>
+      ))}
+      <p className="quiet">{text('ladder.shareOf', { share: shareText(rung.textShare) })}</p>
       {rung.reason && <p className="flag-note">{text('ladder.thinWhy')}</p>}
       {words.isPending && <Loading />}
       {words.error && <ErrorNote problem={words.error} retry={() => void words.refetch()} />}
@@ -44,6 +52,15 @@ export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderVie
           {words.data.length === 0 && <p className="quiet">{text('ladder.noWords')}</p>}
           {words.data.length > 12 && (
             <Form.Control className="find" type="search" aria-label={text('ladder.search')} placeholder={text('ladder.search')} value={find} onChange={(e) => setFind(e.target.value)} />
+          )}
+          {rung.knownWords > 0 && rung.knownWords < words.data.length && (
+            <Form.Check
+              id="known-only"
+              className="find"
+              label={`${text('ladder.knownOnly')} (${rung.knownWords})`}
+              checked={knownOnly}
+              onChange={(e) => setKnownOnly(e.target.checked)}
+            />
           )}
           {words.data.length > 0 && matching.length === 0 && <p className="quiet">{text('ladder.noMatch', { text: find })}</p>}
           <ul className="rung-words">

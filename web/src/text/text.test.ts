@@ -2,7 +2,7 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import { afterEach, describe, expect, it } from 'vitest';
 import { messages } from './en-GB';
 import { american } from './en-US';
-import { dayText, labelText, reasonText, setLanguage, text } from './text';
+import { dayText, labelText, reasonText, setLanguage, shareText, text, warningText } from './text';
 
 afterEach(() => setLanguage('en-GB'));
 
@@ -25,9 +25,18 @@ describe('the catalogue', () => {
     expect(reasonText({ code: 'never-heard-of', arguments: [] })).toBe('never-heard-of');
   });
 
+  it('puts warnings into words that say what to do', () => {
+    expect(warningText({ code: 'look-alike', arguments: ['b', '1', '10'] })).toBe('Looks like b, one rung before; keep 10 between them.');
+    expect(warningText({ code: 'thin', arguments: ['0'] })).toContain('only none can be used here');
+    expect(warningText({ code: 'suffix-before-base', arguments: ['suffix-s'] })).toContain('suffix -s');
+    const codes = Object.keys(messages).filter((k) => k.startsWith('warning.'));
+    expect(codes).toHaveLength(16);
+  });
+
   it('names days and patterns', () => {
     expect(dayText('2026-11-24')).toBe('Tuesday 24 November');
     expect(labelText('suffix-s')).toBe('suffix -s');
     expect(labelText('igh')).toBe('igh');
+    expect(shareText(0.624)).toBe('62%');
   });
 });

@@ -37,6 +37,16 @@ export function reasonText(reason: Schemas['Reason']): string {
   return textOf('reason', reason.code, Object.fromEntries(shown.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : a])));
 }
 
+/** What is wrong with a rung's place, put into words. */
+export function warningText(warning: Schemas['Reason']): string {
+  return textOf('warning', warning.code, Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : labelText(a)])));
+}
+
+/** 62%. */
+export function shareText(share: number): string {
+  return new Intl.NumberFormat(language, { style: 'percent' }).format(share);
+}
+
 /** Tuesday 24 November. */
 export function dayText(date: string): string {
   return new Intl.DateTimeFormat(language, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));

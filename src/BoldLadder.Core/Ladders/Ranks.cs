@@ -1,0 +1,63 @@
+using System.Numerics;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Ladders;
+
+/// <summary>
+/// For each correspondence and pattern the rung of a ladder that first makes it readable, <see cref="Never"/> when none does.
+/// Source: docs/handbook.md, section 4 (Decodable).
+/// </summary>
+internal sealed class Ranks
+{
+    public const int Never = int.MaxValue;
+    public const int FromTheStart = -1;
+
+    private const int MostPatterns = 32;
+
+    /// <summary>The correspondences by index, and after them the patterns by bit, free ones from the start.</summary>
+    private readonly int[] ranks = new int[Correspondence.All.Length + MostPatterns];
+    private readonly int[] taughtPatterns = new int[MostPatterns];
+
+    /// <param name="letIn">By index, what each taught correspondence makes readable: <see cref="LetIn"/>.</param>
+    public Ranks(Ladder ladder, int[][] letIn)
+    {
+        Array.Fill(ranks, Never);
+        Array.Fill(taughtPatterns, Never);
+        for (var rung = 0; rung < ladder.Rungs.Length; rung++)
+        {
+            foreach (var taught in ladder.Rungs[rung].Correspondences) Mark(letIn[taught.Index], rung);
+            for (var left = (int)ladder.Rungs[rung].Patterns; left != 0; left &= left - 1)
+            {
+                ref var first = ref taughtPatterns[BitOperations.TrailingZeroCount(left)];
+                first = Math.Min(first, rung);
+            }
+            if (ladder.Rungs[rung].Patterns.HasFlag(Patterns.Contraction)) Mark([.. Readable.AfterApostrophe.Select(c => c.Index)], rung);
+        }
+        for (var bit = 0; bit < MostPatterns; bit++)
+        {
+            ranks[Correspondence.All.Length + bit] = ((int)ladder.Free & (1 << bit)) != 0 ? FromTheStart : taughtPatterns[bit];
+        }
+    }
+
+    /// <summary>The rung of each need: a correspondence's index, or <see cref="NeedOf"/> a pattern.</summary>
+    public ReadOnlySpan<int> OfNeeds => ranks;
+
+    /// <summary>What a pattern, given as a single flag, is called among the needs.</summary>
+    public static int NeedOf(Patterns pattern) => Correspondence.All.Length + BitOperations.TrailingZeroCount((int)pattern);
+
+    /// <summary>For each correspondence the indices of what it makes readable in an accent with these leniencies.</summary>
+    public static int[][] LetIn(Leniencies leniencies, Accent accent) =>
+        [.. Correspondence.All.Select(c => Readable.In(accent).From(c, leniencies).Select(r => r.Index).ToArray())];
+
+    /// <summary>The rung that teaches one pattern, given as a single flag; being free is not enough.</summary>
+    public int OfTaught(Patterns pattern) => taughtPatterns[BitOperations.TrailingZeroCount((int)pattern)];
+
+    private void Mark(int[] readable, int rung)
+    {
+        foreach (var index in readable)
+        {
+            if (ranks[index] == Never) ranks[index] = rung;
+        }
+    }
+}

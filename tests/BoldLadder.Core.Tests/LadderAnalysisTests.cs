@@ -1,0 +1,216 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Analysis;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+using CsCheck;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+public class LadderAnalysisTests
+{
+    private static readonly WordIndex Index = new(Given.Lexicon, Leniencies.All, Accent.SouthernBritish);
+    private static readonly DateOnly Monday = new(2026, 9, 7);
+
+    /// <summary>A rung of notations, pattern ids and tricky words: <c>"a=æ suffix-s !the"</c>; a dot is a rung with nothing new.</summary>
+    private static Rung Rung(string text, int at)
+    {
+        var parts = text.Split(' ', StringSplitOptions.RemoveEmptyEntries).Where(p => p != ".").ToList();
+        return new Rung($"{at}", "all", [.. parts.Where(p => p.Contains('=', StringComparison.Ordinal)).Select(Correspondence.Parse)],
+            PatternIds.Parse(parts.Where(p => p.Contains('-', StringComparison.Ordinal) && !p.Contains('=', StringComparison.Ordinal))),
+            [.. parts.Where(p => p[0] == '!').Select(p => p[1..])], "oral-work");
+    }
+
+    /// <summary>Suffixes and joins need teaching, all else is free.</summary>
+    private static Ladder Ladder(params string[] rungs) => new("test", "letters-first",
+        Patterns.AdjacentStart | Patterns.AdjacentEnd | Patterns.TwoSyllables | Patterns.ThreeSyllables | Patterns.Compound | Patterns.Contraction | Patterns.Capitals, [.. rungs.Select(Rung)]);
+
+    /// <summary>The first text, rungs with nothing new, and the last text so many rungs after it.</summary>
+    private static Ladder Apart(string first, string last, int gap) => Ladder([first, .. Enumerable.Repeat(".", gap - 1), last]);
+
+    private static List<WarningKind> Kinds(Ladder ladder, Accent? accent = null) =>
+        [.. LadderAnalysis.Of(ladder, accent is null ? Index : new WordIndex(Given.Lexicon, Leniencies.All, accent)).Warnings.Select(w => w.Kind)];
+
+    [Theory]
+    [InlineData("b=b", "d=d", 10, WarningKind.LookAlike)]
+    [InlineData("m=m", "n=n", 3, WarningKind.LookAlike)]
+    [InlineData("f=f", "th=θ", 3, WarningKind.SoundAlike)]
+    [InlineData("ai=eɪ", "ay=eɪ", 10, WarningKind.SecondSpelling)]
+    [InlineData("ow=aʊ", "ow=əʊ", 10, WarningKind.SecondSound)]
+    public void Two_that_are_mixed_up_must_be_so_many_rungs_apart(string one, string other, int rungs, WarningKind kind)
+    {
+        var warning = Assert.Single(LadderAnalysis.Of(Apart(one, other, rungs - 1), Index).Warnings);
+        Assert.Equal((kind, rungs - 1), (warning.Kind, warning.Rung));
+        Assert.Empty(Kinds(Apart(one, other, rungs)));
+    }
+
+    [Theory]
+    [InlineData("c=k", "k=k")]
+    [InlineData("k=k", "ck=k")]
+    [InlineData("l=l", "ll=l")]
+    public void Spellings_that_go_together_need_no_distance(string one, string other) => Assert.DoesNotContain(WarningKind.SecondSpelling, Kinds(Ladder("c=k", one, other)));
+
+    [Theory]
+    [InlineData("a=æ", "a-e=eɪ")]
+    [InlineData("u=ʌ", "qu=k+w")]
+    [InlineData("ch=tʃ", "tch=tʃ")]
+    [InlineData("c=k", "ck=k")]
+    [InlineData("s=s", "ss=s")]
+    [InlineData("suffix-ing", "join-double")]
+    public void A_whole_comes_after_its_part(string part, string whole)
+    {
+        Assert.Contains(WarningKind.WholeBeforePart, Kinds(Apart(whole, part, 20)));
+        Assert.DoesNotContain(WarningKind.WholeBeforePart, Kinds(Apart(part, whole, 20)));
+    }
+
+    [Fact]
+    public void A_correspondence_taught_twice_is_told_with_the_first_rung()
+    {
+        var warning = Assert.Single(LadderAnalysis.Of(Ladder("m=m", "a=æ", "m=m"), Index).Warnings);
+        Assert.Equal(LadderWarning.On(2, WarningKind.TaughtTwice, "m=m", "1"), warning);
+    }
+
+    [Fact]
+    public void A_rung_with_fewer_than_five_usable_words_and_no_reason_is_thin()
+    {
+        Ladder Without(Ladder ladder) => ladder with { Rungs = [.. ladder.Rungs.Select(r => r with { Reason = null })] };
+        var some = Without(Ladder("a=æ t=t", "s=s p=p", "n=n"));
+        var analysis = LadderAnalysis.Of(some, Index);
+        Assert.All(analysis.Rungs, r => Assert.Equal(r.UsableWords < LadderAnalysis.Enough, r.Warnings.Any(w => w.Kind == WarningKind.Thin)));
+        Assert.Contains(analysis.Rungs, r => r.Warnings.Any(w => w.Kind == WarningKind.Thin));
+        Assert.Contains(analysis.Rungs, r => r.UsableWords >= LadderAnalysis.Enough);
+        Assert.DoesNotContain(WarningKind.Thin, Kinds(Ladder("a=æ t=t")));
+    }
+
+    [Fact]
+    public void A_suffix_waits_for_a_base()
+    {
+        Assert.Contains(WarningKind.SuffixBeforeBase, Kinds(Ladder("a=æ", "suffix-s", "c=k t=t")));
+        Assert.DoesNotContain(WarningKind.SuffixBeforeBase, Kinds(Ladder("a=æ", "c=k t=t", "suffix-s")));
+    }
+
+    [Fact]
+    public void A_tricky_word_comes_before_the_rung_that_makes_it_readable()
+    {
+        Assert.DoesNotContain(WarningKind.TrickyAfterReadable, Kinds(Ladder("h=h !he", "e=iː")));
+        Assert.Contains(LadderWarning.On(1, WarningKind.TrickyAfterReadable, "he", "2"), LadderAnalysis.Of(Ladder("h=h", "e=iː !he"), Index).Warnings);
+    }
+
+    [Fact]
+    public void At_most_five_new_tricky_words_come_within_five_rungs()
+    {
+        Assert.DoesNotContain(WarningKind.TooManyTricky, Kinds(Ladder("!one !said", ".", ".", ".", "!was !two !who", "!come")));
+        Assert.Contains(WarningKind.TooManyTricky, Kinds(Ladder(".", "!one !said", ".", ".", "!was !two !who", "!come")));
+    }
+
+    [Fact]
+    public void Long_stretches_without_a_tricky_word_are_told()
+    {
+        string[] Quiet(int rungs) => ["!the", .. Enumerable.Repeat(".", rungs)];
+        Assert.DoesNotContain(WarningKind.NoTrickyForLong, Kinds(Ladder(Quiet(14))));
+        Assert.Contains(WarningKind.NoTrickyForLong, Kinds(Ladder(Quiet(15))));
+    }
+
+    [Fact]
+    public void Tricky_words_easily_mixed_up_are_a_week_apart()
+    {
+        Assert.Contains(WarningKind.TrickyMixedUp, Kinds(Apart("!there", "!where", 4)));
+        Assert.DoesNotContain(WarningKind.TrickyMixedUp, Kinds(Apart("!there", "!where", 5)));
+    }
+
+    [Fact]
+    public void What_the_accent_makes_no_difference_to_is_told()
+    {
+        var ladder = Apart("u=ʌ", "u=ʊ", 12);
+        Assert.Equal([WarningKind.AccentMerges], Kinds(ladder, Accent.NorthernEnglish));
+        Assert.Empty(Kinds(ladder));
+    }
+
+    [Fact]
+    public void The_shipped_ladder_has_no_warning() =>
+        Assert.Empty(LadderAnalysis.Of(Given.LettersFirst, Index).Warnings.Select(w => $"{Given.LettersFirst.Rungs[w.Rung].Label}: {w.Kind} {string.Join(' ', w.Arguments)}"));
+
+    [Fact]
+    public void Words_and_text_only_ever_grow_and_agree_with_what_can_be_read()
+    {
+        var rungs = LadderAnalysis.Of(Given.LettersFirst, Index).Rungs;
+        Assert.Equal(rungs.OrderBy(r => r.WordsSoFar), rungs);
+        Assert.All(rungs.Zip(rungs.Skip(1)), pair => Assert.True(pair.First.TextShare <= pair.Second.TextShare && pair.Second.TextShare <= 1));
+        foreach (var rung in new[] { 0, 20, 60, rungs.Length - 1 })
+        {
+            var taught = Given.LettersFirst.TaughtAfter(rung + 1, Leniencies.All, Accent.SouthernBritish);
+            Assert.Equal(Given.Lexicon.ForLessons.Count(taught.CanRead), rungs[rung].WordsSoFar);
+            Assert.Equal(Usable.Showing(Given.LettersFirst.Rungs[rung], taught, Given.Lexicon.ForLessons).Count(), rungs[rung].UsableWords);
+        }
+        Assert.Contains("he", rungs[Given.RungOf("e=iː")].Graduates);
+    }
+
+    [Fact]
+    public void A_word_has_the_same_rung_as_its_reach() => Gen.Int[0, Index.Words.Length - 1].Select(Gen.Int[0, 123], Gen.Int[0, 123]).Sample((at, one, other) =>
+    {
+        var ladder = Given.LettersFirst with { Rungs = Given.LettersFirst.Rungs.SetItem(one, Given.LettersFirst.Rungs[other]).SetItem(other, Given.LettersFirst.Rungs[one]) };
+        Assert.Equal(new Reach(ladder, Leniencies.All, Accent.SouthernBritish).RungOf(Index.Words[at]) ?? int.MaxValue, Index.Rungs(ladder)[at]);
+    }, iter: 40);
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(1)]
+    [InlineData(400)]
+    public void A_ladder_of_any_length_is_analysed(int rungs)
+    {
+        var ladder = Ladder([.. Enumerable.Range(0, rungs).Select(i => Correspondence.All[i].Notation)]);
+        Assert.Equal(rungs, LadderAnalysis.Of(ladder, Index).Rungs.Length);
+    }
+
+    private static SchoolCalendar Term(int weeks, params int[] closedWeeks) =>
+        new([(Monday, Monday.AddDays((weeks * 7) - 3))], closedWeeks.SelectMany(w => Enumerable.Range(0, 5).Select(d => Monday.AddDays((w * 7) + d))));
+
+    [Fact]
+    public void A_rung_a_day_with_a_review_on_the_fifth()
+    {
+        var fit = CalendarFit.Of(5, Term(2), Monday, new Rhythm(5, 0));
+        Assert.Equal([Monday, Monday.AddDays(1), Monday.AddDays(2), Monday.AddDays(3), Monday.AddDays(7)], fit.Dates.Select(d => d!.Value));
+        Assert.Equal(DayKind.Review, fit.Days[4].Kind);
+        Assert.Equal((4, true), (fit.Spare, fit.HasEnoughSpare));
+    }
+
+    [Fact]
+    public void Nothing_new_comes_in_the_two_days_before_a_check_or_the_first_week_after_a_long_break()
+    {
+        var fit = CalendarFit.Of(40, Term(10, 6, 7), Monday, new Rhythm(0, 30));
+        Assert.Equal([DayKind.New, DayKind.Settle, DayKind.Settle, DayKind.Check], fit.Days.Skip(26).Take(4).Select(d => d.Kind));
+        Assert.All(fit.Days.Where(d => d.Date >= Monday.AddDays(56) && d.Date < Monday.AddDays(61)), d => Assert.Equal(DayKind.Settle, d.Kind));
+        Assert.Equal(DayKind.New, fit.Days.Single(d => d.Date == Monday.AddDays(63)).Kind);
+    }
+
+    [Fact]
+    public void Rungs_that_no_day_is_left_for_are_told_and_one_day_more_is_enough()
+    {
+        var ladder = Ladder("m=m", "a=æ", "t=t", "p=p", "i=ɪ");
+        IEnumerable<WarningKind> Warnings(int rungs) => CalendarFit.Of(rungs, Term(1), Monday, new Rhythm(5, 0)).Warnings(ladder, 0, new Rhythm(5, 0), []).Select(w => w.Kind);
+        Assert.Equal([WarningKind.CalendarOverrun], Warnings(5));
+        Assert.Empty(Warnings(4));
+        Assert.Equal(-1, CalendarFit.Of(5, Term(1), Monday, new Rhythm(5, 0)).Spare);
+    }
+
+    [Fact]
+    public void A_rhythm_without_review_is_told()
+    {
+        IEnumerable<WarningKind> Warnings(Rhythm rhythm) => CalendarFit.Of(1, Term(1), Monday, rhythm).Warnings(Ladder("m=m"), 0, rhythm, []).Select(w => w.Kind);
+        Assert.Equal([WarningKind.NoReview], Warnings(new Rhythm(0, 30)));
+        Assert.Empty(Warnings(Rhythm.Usual));
+    }
+
+    [Fact]
+    public void A_checkpoint_is_missed_the_day_after_its_date()
+    {
+        var fit = CalendarFit.Of(2, Term(1), Monday, Rhythm.Usual);
+        IEnumerable<WarningKind> Warnings(DateOnly by) => fit.Warnings(Ladder("m=m", "a=æ"), 0, Rhythm.Usual, [new Checkpoint(by, "a=æ")]).Select(w => w.Kind);
+        Assert.Equal([WarningKind.CheckpointMissed], Warnings(Monday));
+        Assert.Empty(Warnings(Monday.AddDays(1)));
+    }
+
+    [Fact]
+    public void A_calendar_without_a_teaching_day_leaves_every_rung_without_one() =>
+        Assert.Equal(3, CalendarFit.Of(3, new SchoolCalendar([], []), Monday, Rhythm.Usual).Dates.Count(d => d is null));
+}
