@@ -15,6 +15,7 @@ test('the ladder shows its rungs, a chosen rung its words with their graphemes',
   await page.locator('.rung', { has: page.getByText('sh', { exact: true }) }).click();
   const panel = page.locator('.rung-panel');
   await expect(panel.getByRole('heading', { name: /^Rung \d+: sh$/ })).toBeVisible();
+  await expect(panel.getByRole('row', { name: /sh says/ })).toContainText('%');
   const shop = panel.locator('li', { hasText: 'shop' }).first();
   await expect(shop.locator('.run')).toHaveText(['sh', 'o', 'p']);
   const all = await panel.locator('.rung-words li').count();

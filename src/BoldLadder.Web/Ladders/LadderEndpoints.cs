@@ -26,7 +26,8 @@ public sealed record RungView(
     string Id, string Label, string Stage, IReadOnlyList<CorrespondenceView> Correspondences, IReadOnlyList<string> Patterns,
     IReadOnlyList<string> Tricky, int NewWords, int KnownWords, int Readable, double TextShare, IReadOnlyList<string> Graduates, string? Reason, IReadOnlyList<Reason> Warnings);
 
-public sealed record CorrespondenceView(string Notation, string Grapheme, string Sounds, string KeyWord);
+/// <param name="Facts">How often the letters say this, and how often the sound is spelled so.</param>
+public sealed record CorrespondenceView(string Notation, string Grapheme, string Sounds, string KeyWord, CorrespondenceFacts Facts);
 
 /// <summary>A group that follows this ladder, and the rung it comes to next; null when it has climbed them all.</summary>
 public sealed record GroupPlace(Guid GroupId, string Name, string? NextRungId);
@@ -51,6 +52,11 @@ public static class LadderEndpoints
     {
         var name = await scope.Store.Ladders.Where(l => l.Id == ladderId).Select(l => l.Name).SingleOrDefaultAsync();
         if (name is null || await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
+        var facts = cache.GetOrCreate((nameof(CorrespondenceTable), scope.School.Accent), entry =>
+        {
+            entry.SlidingExpiration = TimeSpan.FromHours(1);
+            return new CorrespondenceTable(words.Lexicon, scope.Accent);
+        })!;
         var analysis = Worked((ladderId, version), ladder, scope, words, cache).Analysis;
         var groups = await scope.Groups.AsNoTracking().Where(g => g.LadderId == ladderId && g.LadderVersion == version).OrderBy(g => g.Name).ToListAsync();
         var places = new List<GroupPlace>();
@@ -61,7 +67,7 @@ public static class LadderEndpoints
         }
         var rungs = ladder.Rungs.Zip(analysis.Rungs, (r, a) => new RungView(
             r.Id, r.Label, r.Stage,
-            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord))],
+            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord, facts.Of(c)))],
             [.. r.Patterns.Each().Select(p => p.Id())], r.Tricky, a.NewWords, a.KnownWords, a.WordsSoFar, Math.Round(a.TextShare, 3), a.Graduates, r.Reason,
             [.. a.Warnings.Select(w => new Reason(CodeOf(w.Kind), w.Arguments))])).ToList();
         return TypedResults.Ok(new LadderView(ladderId, name, version, words.Lexicon.Words.Length, rungs, places));

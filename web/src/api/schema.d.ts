@@ -171,11 +171,22 @@ export interface components {
             outcome: components["schemas"]["LessonOutcome"];
             stoppedAt?: null | string;
         };
+        CorrespondenceFacts: {
+            readingReliability: components["schemas"]["CountedShare"];
+            spellingShare: components["schemas"]["CountedShare"];
+        };
         CorrespondenceView: {
             notation: string;
             grapheme: string;
             sounds: string;
             keyWord: string;
+            facts: components["schemas"]["CorrespondenceFacts"];
+        };
+        CountedShare: {
+            /** Format: double */
+            inText: null | number;
+            /** Format: double */
+            inWords: null | number;
         };
         GroupPlace: {
             /** Format: uuid */

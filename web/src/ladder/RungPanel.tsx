@@ -35,6 +35,7 @@ export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderVie
           </span>
         ))}
       </p>
+      {rung.correspondences.length > 0 && <FactsTable correspondences={rung.correspondences} />}
       {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
       {rung.graduates.length > 0 && <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>}
       {rung.warnings.map((warning) => (
@@ -73,5 +74,35 @@ export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderVie
         </>
       )}
     </>
+  );
+}
+
+/** How far each correspondence can be relied on, counted two ways. */
+function FactsTable({ correspondences }: { correspondences: Schemas['CorrespondenceView'][] }) {
+  const cell = (share: number | null | undefined) => (share === null || share === undefined ? '–' : shareText(share));
+  return (
+    <table className="facts">
+      <thead>
+        <tr>
+          <td />
+          <th scope="col">{text('facts.inText')}</th>
+          <th scope="col">{text('facts.inWords')}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {correspondences.flatMap((c) => [
+          <tr key={`${c.notation} says`}>
+            <th scope="row">{text('facts.says', { letters: c.grapheme, sound: c.sounds })}</th>
+            <td>{cell(c.facts.readingReliability.inText)}</td>
+            <td>{cell(c.facts.readingReliability.inWords)}</td>
+          </tr>,
+          <tr key={`${c.notation} spelled`}>
+            <th scope="row">{text('facts.spelled', { letters: c.grapheme, sound: c.sounds })}</th>
+            <td>{cell(c.facts.spellingShare.inText)}</td>
+            <td>{cell(c.facts.spellingShare.inWords)}</td>
+          </tr>,
+        ])}
+      </tbody>
+    </table>
   );
 }
