@@ -22,9 +22,6 @@ public sealed record RungAnalysis(
 /// </summary>
 public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
 {
-    /// <summary>A rung with fewer usable words is thin.</summary>
-    public const int Enough = 5;
-
     public IEnumerable<LadderWarning> Warnings => Rungs.SelectMany(r => r.Warnings);
 
     /// <param name="more">Warnings from elsewhere: the calendar's.</param>
@@ -74,6 +71,9 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
         private readonly List<string>[] graduates;
         private readonly int[] taughtOn = new int[Correspondence.All.Length];
         private readonly int[] patternOn = new int[32];
+
+        /// <summary>The word that each rung was counted for last.</summary>
+        private readonly int[] countedFor;
         private int fromTheStart;
         private double textFromTheStart;
         private double textOfAll;
@@ -82,6 +82,8 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
         {
             var count = ladder.Rungs.Length;
             (newWords, known, usable, text, graduates) = (new int[count], new int[count], new int[count], new double[count], new List<string>[count]);
+            countedFor = new int[count];
+            Array.Fill(countedFor, -1);
             Array.Fill(taughtOn, -1);
             Array.Fill(patternOn, -1);
             for (var rung = 0; rung < count; rung++)
@@ -90,6 +92,7 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
                 foreach (var one in ladder.Rungs[rung].Correspondences) taughtOn[one.Index] = rung;
                 foreach (var pattern in ladder.Rungs[rung].Patterns.Each()) patternOn[BitOperations.TrailingZeroCount((int)pattern)] = rung;
             }
+            taughtOn[Correspondence.BathA.Index] = taughtOn[Correspondence.Parse(Correspondence.BathA.ReferenceNotation).Index];
         }
 
         public void Text(ReadOnlySpan<int> rungOf, ReadOnlySpan<double> weights)
@@ -124,19 +127,15 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
                 if (index.IsKnown(word)) known[rung]++;
             }
             // A word shows every rung whose teaching it uses, but can be read only from its own rung on.
-            var counted = -1;
-            foreach (var need in index.NeedsOf(word))
-            {
-                var on = taughtOn[need];
-                if (on < 0 || on < rung || on == counted) continue;
-                usable[on]++;
-                counted = on;
-            }
-            for (var left = (int)index.PatternsOf(word); left != 0; left &= left - 1)
-            {
-                var on = patternOn[BitOperations.TrailingZeroCount(left)];
-                if (on >= rung && on >= 0 && on != counted) usable[on]++;
-            }
+            foreach (var need in index.NeedsOf(word)) Use(taughtOn[need], word, rung);
+            for (var left = (int)index.PatternsOf(word); left != 0; left &= left - 1) Use(patternOn[BitOperations.TrailingZeroCount(left)], word, rung);
+        }
+
+        private void Use(int on, int word, int rung)
+        {
+            if (on < 0 || on < rung || countedFor[on] == word) return;
+            usable[on]++;
+            countedFor[on] = word;
         }
 
         public ImmutableArray<RungAnalysis> Rungs(Ladder ladder, ILookup<int, LadderWarning> warnings)
@@ -148,7 +147,7 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
                 words += newWords[i];
                 share += text[i];
                 ImmutableArray<LadderWarning> own = [.. warnings[i]];
-                if (usable[i] < Enough && ladder.Rungs[i].Reason is null) own = own.Insert(0, LadderWarning.On(i, WarningKind.Thin, usable[i].ToString(CultureInfo.InvariantCulture)));
+                if (usable[i] < ThinRungs.Enough && ladder.Rungs[i].Reason is null) own = own.Insert(0, LadderWarning.On(i, WarningKind.Thin, usable[i].ToString(CultureInfo.InvariantCulture)));
                 if (FirstSuffixWithoutBase(ladder.Rungs[i], usable[i]) is { } suffix) own = own.Add(LadderWarning.On(i, WarningKind.SuffixBeforeBase, suffix));
                 rungs.Add(new RungAnalysis(newWords[i], known[i], usable[i], [.. graduates[i]], words, textOfAll == 0 ? 0 : share / textOfAll, own));
             }

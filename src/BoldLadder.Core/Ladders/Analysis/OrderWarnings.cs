@@ -78,8 +78,9 @@ internal static class OrderWarnings
     private static LadderWarning? Pair(Correspondence one, int rung, Correspondence earlier, int at, bool isFirstSpelling)
     {
         var gap = rung - at;
-        if (gap == 0) return null;
         var (kind, asked, what) = Kind(one, earlier, isFirstSpelling);
+        // Sounds of one spelling, or spellings of one sound, that share a rung are taught together on purpose; look-alikes never are.
+        if (gap == 0 && kind is (WarningKind.SecondSound or WarningKind.SecondSpelling)) return null;
         return gap < asked ? LadderWarning.On(rung, kind, what, Text(gap), Text(asked)) : null;
     }
 
