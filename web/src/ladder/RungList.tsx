@@ -58,7 +58,7 @@ export function RungList({ rungs, groups, chosen, onChoose }: Props) {
             <span className="rung-notes">
               {rung.tricky.length > 0 && <span className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</span>}
               {rung.reason && <span className="flag">{text('ladder.thin')}</span>}
-              {rung.warnings.length > 0 && <span className="flag flag-warning">{text('ladder.warnings', { count: rung.warnings.length })}</span>}
+              {rung.warnings.length > 0 && <span className="flag">{text('ladder.warnings', { count: rung.warnings.length })}</span>}
               {groups
                 .filter((g) => g.nextRungId === rung.id)
                 .map((g) => (
