@@ -13,7 +13,13 @@ internal static class Given
 {
     public static Lexicon Lexicon { get; } = Lexicon.Read(ProjectFolders.LexiconShards());
 
-    public static Ladder LettersFirst { get; } = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+    public static Ladder LettersFirst { get; } = Shipped("letters-first");
+
+    public static Ladder SoundsFirst { get; } = Shipped("sounds-first");
+
+    public static Ladder ShortVowelsFirst { get; } = Shipped("short-vowels-first");
+
+    private static Ladder Shipped(string id) => LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")));
 
     public static SentenceBank Sentences { get; } = new(File.ReadLines(Path.Combine(ProjectFolders.Data, "sentences", "bank.txt")), Lexicon);
 

@@ -1,5 +1,6 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Analysis;
+using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using CsCheck;
@@ -10,7 +11,6 @@ namespace BoldLadder.Core.Tests;
 public class LadderAnalysisTests
 {
     private static readonly WordIndex Index = new(Given.Lexicon, Leniencies.All, Accent.SouthernBritish);
-    private static readonly DateOnly Monday = new(2026, 9, 7);
 
     /// <summary>A rung of notations, pattern ids and tricky words: <c>"a=æ suffix-s !the"</c>; a dot is a rung with nothing new.</summary>
     private static Rung Rung(string text, int at)
@@ -178,55 +178,65 @@ public class LadderAnalysisTests
         Assert.Equal(rungs, LadderAnalysis.Of(ladder, Index).Rungs.Length);
     }
 
-    private static SchoolCalendar Term(int weeks, params int[] closedWeeks) =>
-        new([(Monday, Monday.AddDays((weeks * 7) - 3))], closedWeeks.SelectMany(w => Enumerable.Range(0, 5).Select(d => Monday.AddDays((w * 7) + d))));
+    /// <summary>A ladder of these letters, a rung each, and one for the rest of twelve, so that it counts as begun.</summary>
+    private static Ladder Start(string letters) =>
+        Ladder([.. letters.Select(Sound), string.Join(' ', "eiunbdrfglspmtao".Except(letters).Take(12 - letters.Length).Select(Sound))]);
+
+    private static string Sound(char letter) => Correspondence.All.First(c => c.Grapheme.Text == $"{letter}" && (c.SoundText == $"{letter}" || "æeɪɒʌ".Contains(c.SoundText, StringComparison.Ordinal) || c.Notation == "c=k")).Notation;
+
+    private static bool Warns(Ladder ladder, WarningKind kind, params string[] arguments) =>
+        LadderAnalysis.Of(ladder, Index).Warnings.Any(w => w.Kind == kind && arguments.SequenceEqual(w.Arguments.Take(arguments.Length)));
 
     [Fact]
-    public void A_rung_a_day_with_a_review_on_the_fifth()
+    public void Too_few_words_early_are_told_and_enough_are_not()
     {
-        var fit = CalendarFit.Of(5, Term(2), Monday, new Rhythm(5, 0));
-        Assert.Equal([Monday, Monday.AddDays(1), Monday.AddDays(2), Monday.AddDays(3), Monday.AddDays(7)], fit.Dates.Select(d => d!.Value));
-        Assert.Equal(DayKind.Review, fit.Days[4].Kind);
-        Assert.Equal((4, true), (fit.Spare, fit.HasEnoughSpare));
+        Assert.True(Warns(Start("mnsrlta"), WarningKind.FewWordsEarly, "0", "3", "4"));
+        Assert.False(Warns(Given.LettersFirst, WarningKind.FewWordsEarly));
+        Assert.DoesNotContain(WarningKind.FewWordsEarly, Kinds(Ladder("m=m", "n=n", "s=s", "r=r", "l=l", "t=t")));
     }
 
     [Fact]
-    public void Nothing_new_comes_in_the_two_days_before_a_check_or_the_first_week_after_a_long_break()
+    public void One_vowel_among_the_first_eight_is_too_few_and_two_are_enough()
     {
-        var fit = CalendarFit.Of(40, Term(10, 6, 7), Monday, new Rhythm(0, 30));
-        Assert.Equal([DayKind.New, DayKind.Settle, DayKind.Settle, DayKind.Check], fit.Days.Skip(26).Take(4).Select(d => d.Kind));
-        Assert.All(fit.Days.Where(d => d.Date >= Monday.AddDays(56) && d.Date < Monday.AddDays(61)), d => Assert.Equal(DayKind.Settle, d.Kind));
-        Assert.Equal(DayKind.New, fit.Days.Single(d => d.Date == Monday.AddDays(63)).Kind);
+        Assert.True(Warns(Start("mastprnl"), WarningKind.FewVowelsEarly, "1"));
+        Assert.False(Warns(Start("mastprno"), WarningKind.FewVowelsEarly));
     }
 
     [Fact]
-    public void Rungs_that_no_day_is_left_for_are_told_and_one_day_more_is_enough()
+    public void Five_consonants_in_a_row_are_too_many_and_four_are_not()
     {
-        var ladder = Ladder("m=m", "a=æ", "t=t", "p=p", "i=ɪ");
-        IEnumerable<WarningKind> Warnings(int rungs) => CalendarFit.Of(rungs, Term(1), Monday, new Rhythm(5, 0)).Warnings(ladder, 0, new Rhythm(5, 0), []).Select(w => w.Kind);
-        Assert.Equal([WarningKind.CalendarOverrun], Warnings(5));
-        Assert.Empty(Warnings(4));
-        Assert.Equal(-1, CalendarFit.Of(5, Term(1), Monday, new Rhythm(5, 0)).Spare);
+        Assert.True(Warns(Start("amstpn"), WarningKind.ConsonantsInARow, "5"));
+        Assert.False(Warns(Start("amstpo"), WarningKind.ConsonantsInARow));
     }
 
     [Fact]
-    public void A_rhythm_without_review_is_told()
+    public void Half_of_the_first_six_consonants_are_to_be_held()
     {
-        IEnumerable<WarningKind> Warnings(Rhythm rhythm) => CalendarFit.Of(1, Term(1), Monday, rhythm).Warnings(Ladder("m=m"), 0, rhythm, []).Select(w => w.Kind);
-        Assert.Equal([WarningKind.NoReview], Warnings(new Rhythm(0, 30)));
-        Assert.Empty(Warnings(Rhythm.Usual));
+        Assert.True(Warns(Start("tapbodsm"), WarningKind.FewHeld, "2"));
+        Assert.False(Warns(Start("tapbosml"), WarningKind.FewHeld));
+    }
+
+    [Theory]
+    [InlineData("letters-first", "letters-before-teams", "m=m|ai=eɪ|n=n", "m=m|n=n|ai=eɪ")]
+    [InlineData("letters-first", "consonant-teams-early", "m=m|ai=eɪ|ee=iː|oa=əʊ|sh=ʃ", "m=m|ai=eɪ|ee=iː|sh=ʃ|oa=əʊ")]
+    [InlineData("letters-first", "one-spelling-each", "ai=eɪ|ay=eɪ|ee=iː", "ai=eɪ|ee=iː|ay=eɪ")]
+    [InlineData("sounds-first", "new-sound-each", "ai=eɪ|ay=eɪ|ee=iː", "ai=eɪ|ee=iː|ay=eɪ")]
+    [InlineData("short-vowels-first", "short-before-long", "a=æ|ee=iː|i=ɪ", "a=æ|i=ɪ|ee=iː")]
+    [InlineData("short-vowels-first", "short-before-long", "a=æ|ee=iː|m=m", "a=æ|m=m|ee=iː")]
+    [InlineData("short-vowels-first", "splits-before-pairs", "a=æ|ee=iː|a-e=eɪ", "a=æ|a-e=eɪ|ee=iː")]
+    [InlineData("short-vowels-first", "ar-and-or-first", "ar=ɑː|er=ɜː|or=ɔː", "ar=ɑː|or=ɔː|er=ɜː")]
+    public void A_rule_of_the_school_of_order_that_is_broken_is_named(string approach, string rule, string broken, string kept)
+    {
+        Assert.True(Warns(Ladder(broken.Split('|')) with { Approach = approach }, WarningKind.ApproachLeft, rule));
+        Assert.False(Warns(Ladder(kept.Split('|')) with { Approach = approach }, WarningKind.ApproachLeft));
+        Assert.False(Warns(Ladder(broken.Split('|')) with { Approach = "own" }, WarningKind.ApproachLeft));
     }
 
     [Fact]
-    public void A_checkpoint_is_missed_the_day_after_its_date()
+    public void A_sound_family_closed_by_a_sort_may_be_met_in_a_few_days()
     {
-        var fit = CalendarFit.Of(2, Term(1), Monday, Rhythm.Usual);
-        IEnumerable<WarningKind> Warnings(DateOnly by) => fit.Warnings(Ladder("m=m", "a=æ"), 0, Rhythm.Usual, [new Checkpoint(by, "a=æ")]).Select(w => w.Kind);
-        Assert.Equal([WarningKind.CheckpointMissed], Warnings(Monday));
-        Assert.Empty(Warnings(Monday.AddDays(1)));
+        var family = Ladder("ai=eɪ", "ay=eɪ") with { Approach = "own" };
+        Assert.True(Warns(family, WarningKind.SecondSpelling));
+        Assert.False(Warns(family with { Rungs = family.Rungs.Add(new Rung("sort", "all", [], Patterns.None, [], null, RungKind.Sort)) }, WarningKind.SecondSpelling));
     }
-
-    [Fact]
-    public void A_calendar_without_a_teaching_day_leaves_every_rung_without_one() =>
-        Assert.Equal(3, CalendarFit.Of(3, new SchoolCalendar([], []), Monday, Rhythm.Usual).Dates.Count(d => d is null));
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using Xunit;
@@ -68,7 +69,31 @@ public class ProgressTests
         Assert.Equal(Monday.AddDays(7), calendar.OnOrAfter(Monday.AddDays(5)));
         Assert.Equal(Monday, calendar.Before(Monday.AddDays(2)));
         Assert.Null(calendar.OnOrAfter(Monday.AddDays(12)));
-        Assert.Equal(2, calendar.Count(Monday, Monday.AddDays(3)));
         Assert.Empty(new SchoolCalendar([(Monday, Monday.AddDays(-1))], []).Days);
+    }
+
+    [Fact]
+    public void A_day_with_nothing_new_is_behind_a_group_once_it_was_held_or_a_later_rung_was_taught()
+    {
+        var review = new Rung("look-back", "letters", [], Patterns.None, [], null, RungKind.Review);
+        var ladder = Short with { Rungs = Short.Rungs.Insert(1, review) };
+        Assert.Equal(review, new Progress(ladder, [Fact(0, "a=æ d=d")]).Remaining[0]);
+        Assert.Equal("m", new Progress(ladder, [Fact(0, "a=æ d=d"), Fact(1, "") with { RungId = "look-back" }]).Remaining[0].Label);
+        Assert.Equal("p", new Progress(ladder, [Fact(0, "a=æ d=d"), Fact(1, "m=m")]).Remaining[0].Label);
+    }
+
+    [Fact]
+    public void A_rung_of_tricky_words_alone_is_climbed_when_they_were_taught()
+    {
+        var ladder = Short with { Rungs = Short.Rungs.Insert(1, new Rung("tricky", "letters", [], Patterns.None, ["the", "no"], null)) };
+        Assert.Equal("tricky", new Progress(ladder, [Fact(0, "a=æ d=d", tricky: "the")]).Remaining[0].Id);
+        Assert.Equal("m", new Progress(ladder, [Fact(0, "a=æ d=d", tricky: "the no")]).Remaining[0].Label);
+    }
+
+    [Fact]
+    public void A_tricky_word_put_on_a_rung_that_was_passed_is_missed()
+    {
+        Assert.Equal(["to"], new Progress(Short, [Fact(0, "a=æ d=d"), Fact(1, "m=m"), Fact(2, "p=p")]).MissedTricky);
+        Assert.Empty(new Progress(Short, [Fact(0, "a=æ d=d"), Fact(1, "m=m")]).MissedTricky);
     }
 }

@@ -37,6 +37,14 @@ public static class Apartness
         return IsLetter(one) && IsLetter(other) && (pair == ("b", "d") || LookAlikes.Contains(pair));
     }
 
+    /// <summary>Rungs that must lie between the first and a second spelling of a sound.</summary>
+    public const int OfSpellings = 10;
+
+    /// <summary>Another spelling of the same sound, which must wait; c, k and ck, and doubles, are excused.</summary>
+    public static bool IsSecondSpelling(Correspondence one, Correspondence earlier) =>
+        one != earlier && one.Grapheme != earlier.Grapheme && one.SoundText == earlier.SoundText && one.SoundText is not ("k" or "ə")
+        && one.Grapheme.Kind != GraphemeKind.Double && earlier.Grapheme.Kind != GraphemeKind.Double;
+
     private static bool IsLetter(Correspondence c) => c.Grapheme.Text.Length == 1 || c.Grapheme.Text == "qu";
 
     private static (string, string) Ordered(string a, string b) => string.CompareOrdinal(a, b) <= 0 ? (a, b) : (b, a);

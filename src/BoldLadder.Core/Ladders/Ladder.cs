@@ -4,6 +4,22 @@ using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders;
 
+/// <summary>What a rung's day is for. Source: docs/handbook.md, section 2.</summary>
+public enum RungKind
+{
+    /// <summary>Something new, or only tricky words.</summary>
+    Lesson,
+
+    /// <summary>Nothing new: the last rungs again.</summary>
+    Review,
+
+    /// <summary>Each child is checked; nothing new.</summary>
+    Assessment,
+
+    /// <summary>Closes a sound family: its spellings are sorted; nothing new.</summary>
+    Sort,
+}
+
 /// <summary>
 /// One step of a ladder: what is new on a teaching day. Ids are stable: logs and lessons name them.
 /// Source: docs/handbook.md, sections 2 and 4.
@@ -11,14 +27,30 @@ namespace BoldLadder.Core.Ladders;
 /// <param name="Stage">The named stretch the rung belongs to.</param>
 /// <param name="Correspondences">What is new to read and spell; none on a rung that teaches only a pattern.</param>
 /// <param name="Tricky">Tricky words first met on this rung.</param>
-/// <param name="Reason">Why the rung may be thin, as a code; null when it needs no reason.</param>
+/// <param name="Reason">Why the rung may be thin, as a code or in the school's words; null when it needs no reason.</param>
 public sealed record Rung(
-    string Id, string Stage, ImmutableArray<Correspondence> Correspondences, Patterns Patterns, ImmutableArray<string> Tricky, string? Reason)
+    string Id, string Stage, ImmutableArray<Correspondence> Correspondences, Patterns Patterns, ImmutableArray<string> Tricky, string? Reason,
+    RungKind Kind = RungKind.Lesson)
 {
-    /// <summary>What the rung is called: its graphemes, or its patterns' ids.</summary>
-    public string Label => Correspondences.Length > 0
-        ? string.Join(' ', Correspondences.Select(c => c.Grapheme.Text))
-        : string.Join(' ', Patterns.Each().Select(p => p.Id()));
+    /// <summary>A day's label where the rung itself teaches nothing: screens put it into words.</summary>
+    public const string ReviewLabel = "review-day";
+    public const string AssessmentLabel = "assessment-day";
+    public const string SortLabel = "sorting-day";
+    public const string TrickyLabel = "tricky-day";
+
+    /// <summary>What the rung is called: its graphemes, or its patterns' ids, or the kind of day it is.</summary>
+    public string Label => this switch
+    {
+        { Kind: RungKind.Review } => ReviewLabel,
+        { Kind: RungKind.Assessment } => AssessmentLabel,
+        { Kind: RungKind.Sort } => SortLabel,
+        { Correspondences.Length: > 0 } => string.Join(' ', Correspondences.Select(c => c.Grapheme.Text)),
+        { Patterns: not Patterns.None } => string.Join(' ', Patterns.Each().Select(p => p.Id())),
+        _ => TrickyLabel,
+    };
+
+    /// <summary>True when the rung has a correspondence or pattern of its own.</summary>
+    public bool TeachesSomething => Correspondences.Length > 0 || Patterns != Patterns.None;
 }
 
 /// <summary>
@@ -27,8 +59,12 @@ public sealed record Rung(
 /// </summary>
 /// <param name="Approach">letters-first, sounds-first or short-vowels-first.</param>
 /// <param name="Free">Patterns that need no teaching on this ladder.</param>
-public sealed record Ladder(string Id, string Approach, Patterns Free, ImmutableArray<Rung> Rungs)
+/// <param name="Withheld">Leniencies that this order does without, whatever the school lets in: sounds first keeps to the chosen spelling.</param>
+public sealed record Ladder(string Id, string Approach, Patterns Free, ImmutableArray<Rung> Rungs, Leniencies Withheld = Leniencies.None)
 {
+    /// <summary>What of a school's leniencies this ladder lets in.</summary>
+    public Leniencies Allow(Leniencies school) => school & ~Withheld;
+
     /// <summary>What has been taught when the first <paramref name="count"/> rungs have been.</summary>
     public Taught TaughtAfter(int count, Leniencies leniencies, Accent accent)
     {
@@ -36,7 +72,7 @@ public sealed record Ladder(string Id, string Approach, Patterns Free, Immutable
         return new Taught(
             CorrespondenceSet.Of(done.SelectMany(r => r.Correspondences)),
             done.Aggregate(Patterns.None, (all, r) => all | r.Patterns),
-            Free, leniencies, accent);
+            Free, Allow(leniencies), accent);
     }
 
     /// <summary>The place of the rung with this id, or -1.</summary>

@@ -7,7 +7,8 @@ namespace BoldLadder.Core.Ladders;
 /// <summary>
 /// A ladder as it is stored and shipped: JSON with reference notations and ids, never ordinals. Format 1.
 /// </summary>
-public sealed record LadderDocument(int Format, string Id, string Approach, IReadOnlyList<string> Free, IReadOnlyList<RungDocument> Rungs)
+public sealed record LadderDocument(int Format, string Id, string Approach, IReadOnlyList<string> Free, IReadOnlyList<RungDocument> Rungs,
+    IReadOnlyList<string>? Withheld = null)
 {
     public const int CurrentFormat = 1;
 
@@ -35,15 +36,28 @@ public sealed record LadderDocument(int Format, string Id, string Approach, IRea
     }
 
     public static string Write(Ladder ladder) => JsonSerializer.Serialize(
-        new LadderDocument(CurrentFormat, ladder.Id, ladder.Approach, [.. ladder.Free.Each().Select(p => p.Id())],
-            [.. ladder.Rungs.Select(r => new RungDocument(
-                r.Id, r.Stage, [.. r.Correspondences.Select(c => c.Notation)], [.. r.Patterns.Each().Select(p => p.Id())], r.Tricky, r.Reason))]),
-        Json) + "\n";
+        new LadderDocument(CurrentFormat, ladder.Id, ladder.Approach, [.. ladder.Free.Each().Select(p => p.Id())], [.. ladder.Rungs.Select(RungDocument.Of)],
+            ladder.Withheld == Leniencies.None ? null : LeniencyRules.Ids(ladder.Withheld)), Json) + "\n";
 
-    private Ladder ToLadder() => new(Id, Approach, PatternIds.Parse(Free),
-        [.. Rungs.Select(r => new Rung(r.Id, r.Stage, [.. r.Correspondences.Select(Correspondence.Parse)], PatternIds.Parse(r.Patterns), [.. r.Tricky], r.Reason))]);
+    private Ladder ToLadder() => new(Id, Approach, PatternIds.Parse(Free), [.. Rungs.Select(r => r.ToRung())],
+        LeniencyRules.Parse(Withheld ?? []));
 }
 
 /// <summary>A rung as it is stored.</summary>
+/// <param name="Kind">review, assessment or sort; null for a rung that brings something new.</param>
 public sealed record RungDocument(
-    string Id, string Stage, IReadOnlyList<string> Correspondences, IReadOnlyList<string> Patterns, IReadOnlyList<string> Tricky, string? Reason);
+    string Id, string Stage, IReadOnlyList<string> Correspondences, IReadOnlyList<string> Patterns, IReadOnlyList<string> Tricky, string? Reason = null, string? Kind = null)
+{
+    public static RungDocument Of(Rung rung) => new(rung.Id, rung.Stage, [.. rung.Correspondences.Select(c => c.Notation)], [.. rung.Patterns.Each().Select(p => p.Id())],
+        rung.Tricky, rung.Reason, rung.Kind == RungKind.Lesson ? null : JsonNamingPolicy.KebabCaseLower.ConvertName(rung.Kind.ToString()));
+
+    /// <exception cref="FormatException">An unknown correspondence, pattern or kind.</exception>
+    public Rung ToRung() => new(Id, Stage, [.. Correspondences.Select(Correspondence.Parse)], PatternIds.Parse(Patterns), [.. Tricky], Reason, Kind switch
+    {
+        null or "lesson" => RungKind.Lesson,
+        "review" => RungKind.Review,
+        "assessment" => RungKind.Assessment,
+        "sort" => RungKind.Sort,
+        _ => throw new FormatException($"\"{Kind}\" is not a kind of rung. Use lesson, review, assessment or sort."),
+    });
+}

@@ -5,9 +5,10 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Ladders;
 
 /// <summary>A line of the teaching log: what one lesson taught, and what it showed again.</summary>
+/// <param name="RungId">The rung or quiet day that the lesson was for.</param>
 public sealed record TaughtFact(
     DateOnly Date, ImmutableArray<string> Correspondences, ImmutableArray<string> Patterns, ImmutableArray<string> Tricky,
-    ImmutableArray<string> Seen, ImmutableArray<string> Words);
+    ImmutableArray<string> Seen, ImmutableArray<string> Words, string? RungId = null);
 
 /// <summary>
 /// Where a group stands on its ladder. What was taught comes from the log alone, so reordering the ladder takes nothing away; what is
@@ -25,7 +26,7 @@ public sealed class Progress
         Correspondences = CorrespondenceSet.Parse(facts.SelectMany(f => f.Correspondences));
         Patterns = PatternIds.Parse(facts.SelectMany(f => f.Patterns));
         Tricky = [.. facts.SelectMany(f => f.Tricky).Distinct()];
-        Remaining = [.. ladder.Rungs.Where(r => !r.Correspondences.All(Correspondences.Contains) || (r.Patterns & ~Patterns) != Patterns.None)];
+        Remaining = [.. StillToCome()];
     }
 
     public CorrespondenceSet Correspondences { get; }
@@ -38,14 +39,36 @@ public sealed class Progress
     /// <summary>Rungs with something still to teach, in the ladder's order.</summary>
     public ImmutableArray<Rung> Remaining { get; }
 
-    /// <summary>What counts as taught before the lesson that is <paramref name="ahead"/> lessons from now: the log, plus what the ladder plans until then.</summary>
+    /// <summary>True when the group has been taught something.</summary>
+    public bool HasBegun => Correspondences.Count > 0 || Patterns != Patterns.None;
+
+    /// <summary>Tricky words of rungs that the group has behind it, never taught to it: put there after it had passed.</summary>
+    public IEnumerable<string> MissedTricky => ladder.Rungs.Except(Remaining).SelectMany(r => r.Tricky).Except(Tricky);
+
+    /// <summary>What counts as taught before the lesson that is <paramref name="ahead"/> rungs from now: the log, plus what the ladder plans until then.</summary>
     public Taught Before(int ahead, Leniencies leniencies, Accent accent)
     {
         var planned = Remaining.Take(ahead).ToList();
         return new Taught(
             Correspondences.Add(planned.SelectMany(r => r.Correspondences)),
             planned.Aggregate(Patterns, (all, r) => all | r.Patterns),
-            ladder.Free, leniencies, accent);
+            ladder.Free, ladder.Allow(leniencies), accent);
+    }
+
+    private IEnumerable<Rung> StillToCome()
+    {
+        var logged = facts.Select(f => f.RungId).ToHashSet();
+        var nothingLater = true;
+        // A day that brings nothing new is behind the group once it was held, or once a later rung was taught.
+        return ladder.Rungs.Reverse().Where(IsToCome).ToList().AsEnumerable().Reverse();
+
+        bool IsToCome(Rung rung)
+        {
+            if (!rung.TeachesSomething) return nothingLater && !logged.Contains(rung.Id) && (rung.Tricky.IsEmpty || !rung.Tricky.All(Tricky.Contains));
+            var toCome = !rung.Correspondences.All(Correspondences.Contains) || (rung.Patterns & ~Patterns) != Patterns.None;
+            nothingLater &= toCome;
+            return toCome;
+        }
     }
 
     public ImmutableArray<string> TrickyBefore(int ahead) => [.. Tricky.Concat(Remaining.Take(ahead).SelectMany(r => r.Tricky)).Distinct()];

@@ -14,7 +14,7 @@ public sealed class Reach
     private readonly Accent accent;
 
     public Reach(Ladder ladder, Leniencies leniencies, Accent accent)
-        : this(ladder, Ranks.LetIn(leniencies, accent), accent)
+        : this(ladder, Ranks.LetIn(ladder.Allow(leniencies), accent), accent)
     {
     }
 

@@ -22,20 +22,21 @@ public static class LessonPlanner
     public static Lesson Plan(LessonRequest request)
     {
         var own = OwnWords(request).ToList();
-        var few = own.Count < FewWords;
+        var few = own.Count < FewWords && request.Today.Kind == RungKind.Lesson;
         var items = Pace.ItemsFor(request.Minutes);
         ImmutableArray<LessonPart> parts =
         [
             Part(PartKind.Revisit, RevisitActivities(request, items)),
-            Part(PartKind.Teach, TeachActivities(request)),
+            .. request.Today.Kind == RungKind.Lesson ? [Part(PartKind.Teach, TeachActivities(request))] : (ImmutableArray<LessonPart>)[],
             Part(PartKind.Practise, PractiseActivities(request, items, own, few)),
             Part(PartKind.Apply, [Sentence(request, request.Seed)]),
         ];
         ImmutableArray<Reason> notes = few
             ? [Reason.Of("few-words", request.Today.Label, own.Count.ToString(CultureInfo.InvariantCulture))]
             : [];
-        return new Lesson(Lesson.CurrentFormat, [.. request.Today.Correspondences.Select(c => c.Notation)],
-            [.. request.Today.Patterns.Each().Select(p => p.Id())], Pace.Fit(parts, request.Minutes), notes);
+        // A quiet day goes back to what its rung names, and teaches nothing.
+        var news = request.Today.Kind == RungKind.Lesson ? request.Today : request.Today with { Correspondences = [], Patterns = Patterns.None };
+        return new Lesson(Lesson.CurrentFormat, [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())], Pace.Fit(parts, request.Minutes), notes);
     }
 
     /// <summary>

@@ -1,4 +1,5 @@
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Words;
 

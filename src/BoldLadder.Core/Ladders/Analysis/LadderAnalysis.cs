@@ -2,6 +2,7 @@ using System.Buffers;
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Numerics;
+using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders.Analysis;
@@ -53,6 +54,8 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
         foreach (var word in index.ForLessons) sums.Word(index, word, rungOf[word]);
         var warnings = OrderWarnings.Of(ladder, index.Accent)
             .Concat(TrickyWarnings.Of(ladder, index, readable))
+            .Concat(StartWarnings.Of(ladder, index, readable))
+            .Concat(ApproachWarnings.Of(ladder))
             .Concat(more).ToLookup(w => w.Rung);
         return new LadderAnalysis(sums.Rungs(ladder, warnings));
     }
@@ -147,7 +150,7 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
                 words += newWords[i];
                 share += text[i];
                 ImmutableArray<LadderWarning> own = [.. warnings[i]];
-                if (usable[i] < ThinRungs.Enough && ladder.Rungs[i].Reason is null) own = own.Insert(0, LadderWarning.On(i, WarningKind.Thin, usable[i].ToString(CultureInfo.InvariantCulture)));
+                if (usable[i] < ThinRungs.Enough && ladder.Rungs[i] is { Reason: null, TeachesSomething: true }) own = own.Insert(0, LadderWarning.On(i, WarningKind.Thin, usable[i].ToString(CultureInfo.InvariantCulture)));
                 if (FirstSuffixWithoutBase(ladder.Rungs[i], usable[i]) is { } suffix) own = own.Add(LadderWarning.On(i, WarningKind.SuffixBeforeBase, suffix));
                 rungs.Add(new RungAnalysis(newWords[i], known[i], usable[i], [.. graduates[i]], words, textOfAll == 0 ? 0 : share / textOfAll, own));
             }

@@ -44,6 +44,21 @@ public enum WarningKind
     /// <summary>The accent makes no difference here. Arguments: what is taught, what it sounds the same as.</summary>
     AccentMerges,
 
+    /// <summary>Too few words can be read early. Arguments: how many, how many there should be, after so many rungs.</summary>
+    FewWordsEarly,
+
+    /// <summary>Fewer than two vowels among the first eight. Arguments: how many.</summary>
+    FewVowelsEarly,
+
+    /// <summary>More than four consonants in a row among the first twelve. Arguments: how many.</summary>
+    ConsonantsInARow,
+
+    /// <summary>Fewer than half of the first six consonants can be held. Arguments: how many.</summary>
+    FewHeld,
+
+    /// <summary>A rule of the ladder's school of order is broken. Arguments: the rule's code, what comes too late or too early.</summary>
+    ApproachLeft,
+
     /// <summary>No teaching day is left for the rung. Arguments: none.</summary>
     CalendarOverrun,
 

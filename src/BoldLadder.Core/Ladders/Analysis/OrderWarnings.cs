@@ -8,8 +8,6 @@ namespace BoldLadder.Core.Ladders.Analysis;
 /// <summary>What the order of correspondences alone can get wrong. Source: docs/handbook.md, section 8 (All).</summary>
 internal static class OrderWarnings
 {
-    private const int SecondApart = 10;
-
     /// <summary>What must have been taught before a whole, for each row one of its parts.</summary>
     private static readonly ILookup<Correspondence, Correspondence[]> Wholes = new (string Whole, string[] Parts)[]
     {
@@ -35,10 +33,11 @@ internal static class OrderWarnings
         var firstSounding = new Dictionary<(string Letters, string Sounds), Correspondence>();
         var firstSpelling = new Dictionary<string, Correspondence>();
         var patterns = Patterns.None;
+        var families = ladder.Rungs.Where(r => r.Kind == RungKind.Sort).Select(r => r.Stage).ToHashSet();
         var ever = ladder.Rungs.SelectMany(r => r.Correspondences).ToHashSet();
         for (var rung = 0; rung < ladder.Rungs.Length; rung++)
         {
-            taught.RemoveAll(t => rung - t.Rung >= SecondApart);
+            taught.RemoveAll(t => rung - t.Rung >= Apartness.OfSpellings);
             foreach (var one in ladder.Rungs[rung].Correspondences)
             {
                 if (!firstRung.TryAdd(one, rung))
@@ -51,7 +50,10 @@ internal static class OrderWarnings
                 firstSpelling.TryAdd(one.SoundText, one);
                 foreach (var (earlier, at) in taught)
                 {
-                    if (firstSounding[said] != earlier && Pair(one, rung, earlier, at, firstSpelling[one.SoundText] == earlier) is { } warning) yield return warning;
+                    if (firstSounding[said] == earlier || Pair(one, rung, earlier, at, firstSpelling[one.SoundText] == earlier) is not { } warning) continue;
+                    // A sound family that is closed by a sort is met in a few days on purpose.
+                    var stage = ladder.Rungs[rung].Stage;
+                    if (warning.Kind != WarningKind.SecondSpelling || stage != ladder.Rungs[at].Stage || !families.Contains(stage)) yield return warning;
                 }
                 taught.Add((one, rung));
             }
@@ -87,14 +89,10 @@ internal static class OrderWarnings
     private static (WarningKind Kind, int Asked, string What) Kind(Correspondence one, Correspondence earlier, bool isFirstSpelling)
     {
         if (one.Grapheme == earlier.Grapheme) return (WarningKind.SecondSound, Apartness.Between(one, earlier), earlier.SoundText);
-        if (isFirstSpelling && IsSecondSpelling(one, earlier)) return (WarningKind.SecondSpelling, SecondApart, earlier.Grapheme.Text);
+        if (isFirstSpelling && Apartness.IsSecondSpelling(one, earlier)) return (WarningKind.SecondSpelling, Apartness.OfSpellings, earlier.Grapheme.Text);
         var asked = Apartness.Between(one, earlier);
         return (asked > 0 && Apartness.IsLookAlike(one, earlier) ? WarningKind.LookAlike : WarningKind.SoundAlike, asked, earlier.Grapheme.Text);
     }
-
-    /// <summary>Another spelling of the same sound; c, k and ck, and doubles, are excused.</summary>
-    private static bool IsSecondSpelling(Correspondence one, Correspondence earlier) =>
-        one.SoundText == earlier.SoundText && one.SoundText is not ("k" or "ə") && one.Grapheme.Kind != GraphemeKind.Double && earlier.Grapheme.Kind != GraphemeKind.Double;
 
     private static string Text(int number) => number.ToString(CultureInfo.InvariantCulture);
 }

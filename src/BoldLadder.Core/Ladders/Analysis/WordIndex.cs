@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
@@ -26,14 +27,15 @@ public sealed class WordIndex
     private readonly int[] suffixes;
     private readonly double[] weights;
     private readonly bool[] known;
-    private readonly int[][] letIn;
+    private readonly Leniencies leniencies;
+    private readonly ConcurrentDictionary<Leniencies, int[][]> letIn = new();
     private readonly Dictionary<string, int> places = new(StringComparer.Ordinal);
 
     public WordIndex(Lexicon lexicon, Leniencies leniencies, Accent accent)
     {
         Accent = accent;
         Words = [.. lexicon.Words.Where(w => w.Zipf >= Rarest || w.IsForLessons)];
-        letIn = Ranks.LetIn(leniencies, accent);
+        this.leniencies = leniencies;
         var words = Words;
         ends = new int[words.Length];
         (bodyStarts, endingStarts, patterns, suffixes, weights) = (new int[words.Length + 1], new int[words.Length], new Patterns[words.Length], new int[words.Length], new double[words.Length]);
@@ -88,13 +90,30 @@ public sealed class WordIndex
 
     internal void Rungs(Ladder ladder, Span<int> rungs)
     {
-        var ranks = new Ranks(ladder, letIn);
+        var ranks = new Ranks(ladder, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
         var ofNeeds = ranks.OfNeeds;
         for (var i = 0; i < rungs.Length; i++)
         {
             var highest = Math.Max(Highest(ofNeeds, bodyStarts[i], endingStarts[i]), Highest(ofNeeds, ends[i], bodyStarts[i + 1]));
             if (suffixes[i] != NoSuffix) highest = Math.Max(highest, Math.Min(ranks.OfTaught((Patterns)suffixes[i]), Highest(ofNeeds, endingStarts[i], ends[i])));
             rungs[i] = highest;
+        }
+    }
+
+    /// <summary>For each word that children know and a rung of the ladder makes readable that rung, and the highest of the others it needs; -1 for none.</summary>
+    internal IEnumerable<(int Highest, int Next)> TwoHighest(Ladder ladder)
+    {
+        var rungs = Rungs(ladder);
+        var ranks = new Ranks(ladder, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
+        foreach (var word in ForLessons)
+        {
+            if (!known[word] || rungs[word] < 0 || rungs[word] == Ranks.Never) continue;
+            var next = Ranks.FromTheStart;
+            for (var at = bodyStarts[word]; at < bodyStarts[word + 1]; at++)
+            {
+                if (ranks.OfNeeds[needs[at]] is var rung && rung < rungs[word] && rung > next) next = rung;
+            }
+            yield return (rungs[word], next);
         }
     }
 

@@ -1,7 +1,7 @@
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Ladders;
+namespace BoldLadder.Core.Ladders.Derived;
 
 /// <summary>Finds rungs with too few usable words of their own. Source: docs/handbook.md, section 7 (Ladder analysis, thin rung).</summary>
 public static class ThinRungs
@@ -16,6 +16,7 @@ public static class ThinRungs
     {
         var rungs = ladder.Rungs.Select((rung, i) =>
         {
+            if (!rung.TeachesSomething) return rung;
             var after = ladder.TaughtAfter(i + 1, Leniencies.All, Accent.SouthernBritish);
             return Usable.Showing(rung, after, lexicon.ForLessons).Take(Enough).Count() < Enough ? rung with { Reason = OralReason } : rung;
         });

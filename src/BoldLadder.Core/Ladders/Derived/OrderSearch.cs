@@ -4,18 +4,14 @@ using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Ladders;
-
-/// <summary>One thing to be placed: correspondences or patterns that are taught together, and what must come before.</summary>
-/// <param name="Gap">Rungs that must lie between the last of <paramref name="After"/> and this, at least 1.</param>
-public sealed record OrderUnit(string Id, string Stage, ImmutableArray<Correspondence> Correspondences, Patterns Patterns, ImmutableArray<string> After, int Gap);
+namespace BoldLadder.Core.Ladders.Derived;
 
 /// <summary>
 /// Orders the units of a ladder, phase by phase, so that as many words as possible can be read as early as possible: a beam
 /// search over orders that keep the look-alikes and sound-alikes apart. Ties are broken by the seed. Its budget is the width of
 /// the beam, not time. Source: docs/handbook.md, section 8.
 /// </summary>
-public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long seed)
+public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, Leniencies leniencies, long seed)
 {
     private const int MostConsonantsInARow = 3;
     private const int EarlyUnits = 12;
@@ -33,7 +29,7 @@ public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long see
     /// <exception cref="InvalidOperationException">No order keeps every constraint; the message names the units left over.</exception>
     public ImmutableArray<OrderUnit> Find(IEnumerable<IReadOnlyList<OrderUnit>> phases)
     {
-        var nothing = new Taught(CorrespondenceSet.Empty, Patterns.None, free, Leniencies.All, Accent.SouthernBritish);
+        var nothing = new Taught(CorrespondenceSet.Empty, Patterns.None, free, leniencies, Accent.SouthernBritish);
         List<Order> beam = [new([], nothing, usable, 0)];
         foreach (var phase in phases)
         {
@@ -62,13 +58,21 @@ public sealed class OrderSearch(IEnumerable<Word> words, Patterns free, long see
     {
         if (order.Units.Contains(unit)) return false;
         var place = order.Units.Length;
+        if (place < unit.From) return false;
         if (unit.After.Any(needed => PlaceOf(order, needed) is var at && (at < 0 || place - at < unit.Gap))) return false;
         foreach (var (other, at) in order.Units.Select((u, i) => (u, i)))
         {
             if (unit.Correspondences.Any(c => other.Correspondences.Any(o => place - at < Apartness.Between(c, o)))) return false;
+            if (!IsFamily(unit, other) && unit.Correspondences.Any(c => other.Correspondences.Any(o => place - at < Apartness.OfSpellings && Apartness.IsSecondSpelling(c, o) && IsFirstSpelling(order, o)))) return false;
         }
         return place >= EarlyUnits || EarlyMix(order, unit);
     }
+
+    /// <summary>The spellings of a sound family come in a few days on purpose.</summary>
+    private static bool IsFamily(OrderUnit unit, OrderUnit other) => unit.Stage == other.Stage && unit.Stage.StartsWith(OrderUnit.Family, StringComparison.Ordinal);
+
+    private static bool IsFirstSpelling(Order order, Correspondence one) =>
+        order.Units.SelectMany(u => u.Correspondences).First(c => c.SoundText == one.SoundText) == one;
 
     /// <summary>Where a correspondence's notation or a pattern's id stands in the order, or -1.</summary>
     private static int PlaceOf(Order order, string needed)
