@@ -2,6 +2,7 @@ using System.Linq.Expressions;
 using System.Text.Json;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Style;
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
@@ -32,6 +33,14 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
     public DbSet<LadderVersion> LadderVersions => Set<LadderVersion>();
 
+    public DbSet<LadderDraft> LadderDrafts => Set<LadderDraft>();
+
+    public DbSet<LadderChange> LadderChanges => Set<LadderChange>();
+
+    public DbSet<SchoolCheckpoint> Checkpoints => Set<SchoolCheckpoint>();
+
+    public DbSet<TeachingNote> TeachingNotes => Set<TeachingNote>();
+
     public DbSet<Group> Groups => Set<Group>();
 
     public DbSet<GroupTeacher> GroupTeachers => Set<GroupTeacher>();
@@ -60,6 +69,15 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         builder.Entity<IdentityUserToken<Guid>>().ToTable("user_tokens");
 
         Owned<School>(builder).HasKey(s => s.SchoolId);
+        builder.Entity<School>().Property(s => s.Style).HasColumnType("jsonb").HasConversion(
+            s => HouseStyle.Write(s!), text => HouseStyle.Read(text), ByText<HouseStyle>(HouseStyle.Write)!);
+        builder.Entity<School>().Property(s => s.LessonDays).HasDefaultValueSql("'{1,2,3,4,5}'");
+        builder.Entity<School>().Property(s => s.ReviewWeeks).HasDefaultValue(1).HasSentinel(-1);
+        builder.Entity<School>().Property(s => s.CheckWeeks).HasDefaultValue(6).HasSentinel(-1);
+        builder.Entity<School>().Property(s => s.RecapWeeks).HasDefaultValue(2).HasSentinel(-1);
+        Owned<SchoolCheckpoint>(builder, school: true).HasKey(c => new { c.SchoolId, c.Id });
+        builder.Entity<SchoolCheckpoint>().ToTable("checkpoints");
+        Owned<TeachingNote>(builder, school: true).HasKey(n => new { n.SchoolId, n.Subject });
         Owned<Membership>(builder, school: true).HasKey(m => new { m.SchoolId, m.UserId });
         builder.Entity<Membership>().HasOne<User>().WithMany().HasForeignKey(m => m.UserId);
         builder.Entity<Membership>().Property(m => m.Role).HasConversion<string>().HasMaxLength(20);
@@ -71,8 +89,16 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
         Owned<LadderVersion>(builder).HasKey(v => new { v.SchoolId, v.LadderId, v.Version });
         builder.Entity<LadderVersion>().HasOne<SchoolLadder>().WithMany().HasForeignKey(v => new { v.SchoolId, v.LadderId });
-        builder.Entity<LadderVersion>().Property(v => v.Document).HasColumnType("jsonb").HasConversion(
-            l => LadderDocument.Write(l), text => LadderDocument.Read(text), ByText<Ladder>(LadderDocument.Write));
+        LadderColumn(builder.Entity<LadderVersion>().Property(v => v.Document));
+        builder.Entity<LadderVersion>().Property(v => v.Name).HasDefaultValue("");
+        Owned<LadderDraft>(builder).HasKey(d => new { d.SchoolId, d.LadderId });
+        builder.Entity<LadderDraft>().HasOne<SchoolLadder>().WithMany().HasForeignKey(d => new { d.SchoolId, d.LadderId });
+        builder.Entity<LadderDraft>().Property(d => d.Version).IsConcurrencyToken();
+        LadderColumn(builder.Entity<LadderDraft>().Property(d => d.Document));
+        Owned<LadderChange>(builder).HasKey(c => new { c.SchoolId, c.LadderId, c.Version });
+        builder.Entity<LadderChange>().HasOne<SchoolLadder>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LadderId });
+        StepsColumn(builder.Entity<LadderChange>().Property(c => c.Steps));
+        StepsColumn(builder.Entity<LadderChange>().Property(c => c.Inverse));
 
         Owned<Group>(builder).HasKey(g => new { g.SchoolId, g.Id });
         builder.Entity<Group>().HasOne<LadderVersion>().WithMany().HasForeignKey(g => new { g.SchoolId, g.LadderId, g.LadderVersion });
@@ -109,6 +135,12 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         if (school) entity.HasOne<School>().WithMany().HasForeignKey("SchoolId");
         return entity;
     }
+
+    private static void LadderColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<Ladder> property) =>
+        property.HasColumnType("jsonb").HasConversion(l => LadderDocument.Write(l), text => LadderDocument.Read(text), ByText<Ladder>(LadderDocument.Write));
+
+    private static void StepsColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<LadderSteps> property) =>
+        property.HasColumnType("jsonb").HasConversion(s => LadderSteps.Write(s), text => LadderSteps.Read(text), ByText<LadderSteps>(LadderSteps.Write));
 
     private static void LessonColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<Lesson> property) =>
         property.HasColumnType("jsonb").HasConversion(l => LessonDocument.Write(l), text => LessonDocument.Read(text), ByText<Lesson>(LessonDocument.Write));

@@ -1,4 +1,7 @@
+using System.Collections.Immutable;
+using System.Text.Json;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Editing;
 
 namespace BoldLadder.Store;
 
@@ -25,6 +28,65 @@ public sealed class LadderVersion : ISchoolOwned
     public required Ladder Document { get; init; }
 
     public required DateTime PublishedAt { get; init; }
+
+    /// <summary>What the version is called in the history.</summary>
+    public string Name { get; init; } = "";
+
+    public Guid? PublishedBy { get; init; }
+}
+
+/// <summary>What the leads are working on: one draft for a ladder, shared by them.</summary>
+public sealed class LadderDraft : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid LadderId { get; init; }
+
+    public required Ladder Document { get; set; }
+
+    /// <summary>Rises by one with each change, over all drafts of the ladder; what If-Match names.</summary>
+    public required int Version { get; set; }
+
+    /// <summary>The published version it started from; 0 for none.</summary>
+    public required int BasedOn { get; set; }
+
+    /// <summary>The draft's version when it was last the same as the published one: nothing before it is undone.</summary>
+    public required int Since { get; set; }
+}
+
+/// <summary>A change to a draft, with the steps that take it back.</summary>
+public sealed class LadderChange : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid LadderId { get; init; }
+
+    /// <summary>The draft's version that it made.</summary>
+    public required int Version { get; init; }
+
+    /// <summary>move, add, remove, split, merge, teach, tricky, stage, reason, free, suggestion, restore, undo, redo.</summary>
+    public required string Name { get; init; }
+
+    public required LadderSteps Steps { get; init; }
+
+    public required LadderSteps Inverse { get; init; }
+
+    /// <summary>The change that this one takes back: an undo a change, a redo an undo.</summary>
+    public int? Undoes { get; init; }
+
+    public required DateTime At { get; init; }
+
+    public required Guid UserId { get; init; }
+}
+
+/// <summary>Steps as a stored document.</summary>
+public sealed record LadderSteps(ImmutableArray<LadderStep> Steps)
+{
+    private static readonly JsonSerializerOptions Json = new() { PropertyNamingPolicy = JsonNamingPolicy.CamelCase, AllowOutOfOrderMetadataProperties = true };
+
+    public static string Write(LadderSteps steps) => JsonSerializer.Serialize(steps.Steps, Json);
+
+    public static LadderSteps Read(string json) => new(JsonSerializer.Deserialize<ImmutableArray<LadderStep>>(json, Json));
 }
 
 /// <summary>Children taught together. Follows one published version of a ladder until someone moves it.</summary>

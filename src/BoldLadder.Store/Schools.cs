@@ -1,3 +1,4 @@
+using BoldLadder.Core.Style;
 using Microsoft.AspNetCore.Identity;
 
 namespace BoldLadder.Store;
@@ -35,6 +36,51 @@ public sealed class School : ISchoolOwned
     public required string SpellingVariety { get; set; }
 
     public required string PaperSize { get; set; }
+
+    /// <summary>Our school's way; null for the usual one.</summary>
+    public HouseStyle? Style { get; set; }
+
+    /// <summary>The weekdays with lessons, 1 for Monday.</summary>
+    public int[] LessonDays { get; set; } = [1, 2, 3, 4, 5];
+
+    /// <summary>The rhythm: see <see cref="Core.Ladders.Calendars.Rhythm"/>.</summary>
+    public int ReviewWeeks { get; set; } = 1;
+
+    public int CheckWeeks { get; set; } = 6;
+
+    public int RecapWeeks { get; set; } = 2;
+}
+
+/// <summary>A date from outside by which something must be taught.</summary>
+public sealed class SchoolCheckpoint : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid Id { get; init; }
+
+    public required string Name { get; set; }
+
+    public required DateOnly Date { get; set; }
+
+    /// <summary>A correspondence's notation, a pattern's id or a stage.</summary>
+    public required string What { get; set; }
+}
+
+/// <summary>The school's own way to teach a correspondence or pattern.</summary>
+public sealed class TeachingNote : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    /// <summary>Reference notation or pattern id.</summary>
+    public required string Subject { get; init; }
+
+    public required string KeyWord { get; set; }
+
+    public required string Phrase { get; set; }
+
+    public required string MouthCue { get; set; }
+
+    public required string Formation { get; set; }
 }
 
 public enum Role

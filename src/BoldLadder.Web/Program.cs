@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using BoldLadder.Store;
+using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Demo;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Ladders;
@@ -8,6 +9,7 @@ using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Session;
 using BoldLadder.Web.Setup;
+using BoldLadder.Web.Style;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 
@@ -42,6 +44,8 @@ builder.Services.AddSingleton<Clock>();
 builder.Services.AddSingleton<WordData>();
 builder.Services.AddScoped<SchoolScope>();
 builder.Services.AddScoped<LessonMaking>();
+builder.Services.AddScoped<LadderWork>();
+builder.Services.AddScoped<Drafts>();
 
 var app = builder.Build();
 app.UseSecurityHeaders();
@@ -55,7 +59,11 @@ var api = app.MapGroup("/api").AddEndpointFilter(Security.CheckAntiforgery).Prod
 api.MapSession();
 var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>();
 school.MapLadders();
+school.MapDrafts();
+school.MapCalendars();
+school.MapStyle();
 school.MapGroups();
+school.MapMats();
 school.MapLessons();
 api.MapFallback(() => Problem.NotFound("not-found", "There is nothing at this address. Go back to the start page.")).AllowAnonymous();
 

@@ -1,4 +1,6 @@
 using System.Net;
+using BoldLadder.Core.Style;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.Extensions.DependencyInjection;
@@ -26,7 +28,7 @@ public sealed class EndpointTests : IAsyncLifetime
 
         public bool InGroup => Pattern.GetParameter("groupId") is not null;
 
-        public bool TakesBody => Method == HttpMethod.Post;
+        public bool TakesBody { get; init; }
 
         public override string ToString() => $"{Method} {Path}";
     }
@@ -35,7 +37,7 @@ public sealed class EndpointTests : IAsyncLifetime
     {
         var found = school.App.Services.GetServices<EndpointDataSource>().SelectMany(s => s.Endpoints).OfType<RouteEndpoint>()
             .Where(e => e.RoutePattern.RawText!.TrimStart('/').StartsWith("api/", StringComparison.Ordinal) && !e.RoutePattern.RawText.Contains('*', StringComparison.Ordinal))
-            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()!.HttpMethods.Select(m => new Target(new HttpMethod(m), Fill(e.RoutePattern), e.RoutePattern))).ToList();
+            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()!.HttpMethods.Select(m => new Target(new HttpMethod(m), Fill(e.RoutePattern), e.RoutePattern) { TakesBody = e.Metadata.GetMetadata<IAcceptsMetadata>() is not null })).ToList();
         Assert.True(found.Count >= 11, "The endpoints were not found.");
         return found;
     }
@@ -99,6 +101,20 @@ public sealed class EndpointTests : IAsyncLifetime
         Assert.Equal(0, await school.AsOwner(s => Task.FromResult(s.Lessons.Count())));
     }
 
+    /// <summary>What a teacher may change: lessons of their own groups, by the role of the job.</summary>
+    [Fact]
+    public async Task A_teacher_changes_no_ladder_calendar_or_style()
+    {
+        await (await school.As("lead")).Send(HttpMethod.Put, $"/api/schools/{school.School}/ladders/{school.Ladder}/draft");
+        var teacher = await school.As("teacher");
+        foreach (var target in Targets().Where(t => t.Method != HttpMethod.Get && t.InSchool && !t.InGroup && !t.Path.EndsWith("/trials", StringComparison.Ordinal)))
+        {
+            var problem = await TestClient.Problem(await teacher.Send(target.Method, target.Path, Body(target), version: 1), HttpStatusCode.Forbidden);
+            Assert.Equal("bold:lead-only", problem.GetProperty("type").GetString());
+        }
+        await TestClient.Problem(await teacher.Send(HttpMethod.Post, $"/api/schools/{school.School}/groups/{school.Otters}/ladder", new { ladderId = school.Ladder, version = 1 }), HttpStatusCode.Forbidden);
+    }
+
     [Theory]
     [InlineData("{")]
     [InlineData("[]")]
@@ -133,5 +149,15 @@ public sealed class EndpointTests : IAsyncLifetime
     private static object? Body(Target target) => !target.TakesBody ? null
         : target.Path.EndsWith("/commands", StringComparison.Ordinal) ? new { type = "undo" }
         : target.Path.EndsWith("/closing", StringComparison.Ordinal) ? new { entryId = Guid.NewGuid(), outcome = "taught" }
+        : target.Path.EndsWith("/changes", StringComparison.Ordinal) ? new { name = "move", steps = Array.Empty<object>() }
+        : target.Path.EndsWith("/trials", StringComparison.Ordinal) ? new { steps = Array.Empty<object>() }
+        : target.Path.EndsWith("/restoration", StringComparison.Ordinal) ? new { version = 1 }
+        : target.Path.EndsWith("/publication", StringComparison.Ordinal) ? new { name = "New", groups = Array.Empty<Guid>() }
+        : target.Path.EndsWith("/name", StringComparison.Ordinal) ? new { name = "New" }
+        : target.Path.EndsWith("/ladders", StringComparison.Ordinal) ? new { id = Guid.NewGuid(), name = "New", from = "blank" }
+        : target.Path.EndsWith("/ladder", StringComparison.Ordinal) ? new { ladderId = Guid.NewGuid(), version = 1 }
+        : target.Path.EndsWith("/calendar", StringComparison.Ordinal) ? new { terms = Array.Empty<object>(), closed = Array.Empty<DateOnly>(), lessonDays = new[] { 1 }, reviewWeeks = 1, checkWeeks = 6, recapWeeks = 2, checkpoints = Array.Empty<object>() }
+        : target.Path.EndsWith("/style", StringComparison.Ordinal) ? new { accent = "southern-british", style = HouseStyle.Usual }
+        : target.Path.EndsWith("/notes", StringComparison.Ordinal) ? new { subject = "sh=ʃ", keyWord = "", phrase = "", mouthCue = "", formation = "" }
         : new { email = "lead@test.example", password = "x" };
 }

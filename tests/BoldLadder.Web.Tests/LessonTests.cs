@@ -185,7 +185,6 @@ public sealed class LessonTests : IAsyncLifetime
         var teacher = await school.As("teacher");
         Assert.Equal(["Otters"], (await teacher.Get<List<GroupView>>($"/api/schools/{school.School}/groups")).Select(g => g.Name));
         var ladder = await teacher.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1");
-        Assert.Equal(("Otters", school.OttersNext.First().Id), (ladder.Groups.Single().Name, ladder.Groups.Single().NextRungId));
     }
 
     [Fact]

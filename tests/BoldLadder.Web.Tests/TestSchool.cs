@@ -12,7 +12,7 @@ using Npgsql;
 namespace BoldLadder.Web.Tests;
 
 /// <summary>
-/// A database of its own cloned from a migrated template, with two schools, and the app serving it on a fixed day.
+/// A database of its own cloned from a migrated template, with two schools without a rhythm, and the app serving it on a fixed day.
 /// Needs the cluster that ./test starts (BOLD_TEST_OWNER and BOLD_TEST_APP hold connection strings without a database).
 /// </summary>
 public sealed class TestSchool : IAsyncDisposable
@@ -77,7 +77,7 @@ public sealed class TestSchool : IAsyncDisposable
         });
     }
 
-    /// <summary>A client that is signed in as lead@, teacher@ or other@, or as nobody.</summary>
+    /// <summary>A client that is signed in as lead@, deputy@ (a lead too), teacher@ or other@, or as nobody.</summary>
     public async Task<TestClient> As(string? who)
     {
         var client = new TestClient(App.CreateClient(new WebApplicationFactoryClientOptions { BaseAddress = new Uri("https://localhost"), HandleCookies = true }), this);
@@ -141,14 +141,16 @@ public sealed class TestSchool : IAsyncDisposable
         var users = provider.GetRequiredService<UserManager<User>>();
         foreach (var id in new[] { School, OtherSchool })
         {
-            store.Schools.Add(new School { SchoolId = id, Name = $"School {id:N}", TimeZone = "Europe/London", Accent = "southern-british", Language = "en-GB", SpellingVariety = "en-GB", PaperSize = "A4" });
+            store.Schools.Add(new School { SchoolId = id, Name = $"School {id:N}", TimeZone = "Europe/London", Accent = "southern-british", Language = "en-GB", SpellingVariety = "en-GB", PaperSize = "A4", ReviewWeeks = 0, CheckWeeks = 0, RecapWeeks = 0 });
             store.Terms.Add(new Term { SchoolId = id, Id = Guid.CreateVersion7(), Name = "Term", First = Today.AddDays(-60), Last = Today.AddDays(60) });
         }
         var lead = await Person(users, "lead");
         var teacher = await Person(users, "teacher");
         var other = await Person(users, "other");
+        var deputy = await Person(users, "deputy");
         store.Memberships.Add(new Membership { SchoolId = School, UserId = lead, Role = Role.Lead });
         store.Memberships.Add(new Membership { SchoolId = School, UserId = teacher, Role = Role.Teacher });
+        store.Memberships.Add(new Membership { SchoolId = School, UserId = deputy, Role = Role.Lead });
         store.Memberships.Add(new Membership { SchoolId = OtherSchool, UserId = other, Role = Role.Lead });
         store.ClosedDays.Add(new ClosedDay { SchoolId = School, Date = Today.AddDays(3) });
         store.Ladders.Add(new SchoolLadder { SchoolId = School, Id = Ladder, Name = "Ladder" });

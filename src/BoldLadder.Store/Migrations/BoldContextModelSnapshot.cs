@@ -134,6 +134,87 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("group_teachers", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.LadderChange", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("LadderId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("ladder_id");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("Inverse")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("inverse");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.Property<string>("Steps")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("steps");
+
+                    b.Property<int?>("Undoes")
+                        .HasColumnType("integer")
+                        .HasColumnName("undoes");
+
+                    b.Property<Guid>("UserId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
+
+                    b.HasKey("SchoolId", "LadderId", "Version")
+                        .HasName("pk_ladder_changes");
+
+                    b.ToTable("ladder_changes", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.LadderDraft", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("LadderId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("ladder_id");
+
+                    b.Property<int>("BasedOn")
+                        .HasColumnType("integer")
+                        .HasColumnName("based_on");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<int>("Since")
+                        .HasColumnType("integer")
+                        .HasColumnName("since");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("SchoolId", "LadderId")
+                        .HasName("pk_ladder_drafts");
+
+                    b.ToTable("ladder_drafts", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.LadderVersion", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -153,9 +234,20 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("document");
 
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("text")
+                        .HasDefaultValue("")
+                        .HasColumnName("name");
+
                     b.Property<DateTime>("PublishedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("published_at");
+
+                    b.Property<Guid?>("PublishedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("published_by");
 
                     b.HasKey("SchoolId", "LadderId", "Version")
                         .HasName("pk_ladder_versions");
@@ -246,10 +338,23 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("accent");
 
+                    b.Property<int>("CheckWeeks")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasDefaultValue(6)
+                        .HasColumnName("check_weeks");
+
                     b.Property<string>("Language")
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("language");
+
+                    b.PrimitiveCollection<int[]>("LessonDays")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer[]")
+                        .HasColumnName("lesson_days")
+                        .HasDefaultValueSql("'{1,2,3,4,5}'");
 
                     b.Property<string>("Name")
                         .IsRequired()
@@ -261,10 +366,26 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("paper_size");
 
+                    b.Property<int>("RecapWeeks")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasDefaultValue(2)
+                        .HasColumnName("recap_weeks");
+
+                    b.Property<int>("ReviewWeeks")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasDefaultValue(1)
+                        .HasColumnName("review_weeks");
+
                     b.Property<string>("SpellingVariety")
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("spelling_variety");
+
+                    b.Property<string>("Style")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("style");
 
                     b.Property<string>("TimeZone")
                         .IsRequired()
@@ -275,6 +396,36 @@ namespace BoldLadder.Store.Migrations
                         .HasName("pk_schools");
 
                     b.ToTable("schools", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.SchoolCheckpoint", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly>("Date")
+                        .HasColumnType("date")
+                        .HasColumnName("date");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("what");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_checkpoints");
+
+                    b.ToTable("checkpoints", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.SchoolLadder", b =>
@@ -443,6 +594,42 @@ namespace BoldLadder.Store.Migrations
                         .HasDatabaseName("ix_teaching_log_school_id_group_id_date");
 
                     b.ToTable("teaching_log", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.TeachingNote", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<string>("Subject")
+                        .HasColumnType("text")
+                        .HasColumnName("subject");
+
+                    b.Property<string>("Formation")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("formation");
+
+                    b.Property<string>("KeyWord")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("key_word");
+
+                    b.Property<string>("MouthCue")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("mouth_cue");
+
+                    b.Property<string>("Phrase")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("phrase");
+
+                    b.HasKey("SchoolId", "Subject")
+                        .HasName("pk_teaching_notes");
+
+                    b.ToTable("teaching_notes", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.Term", b =>
@@ -716,6 +903,26 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_group_teachers_memberships_school_id_user_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.LadderChange", b =>
+                {
+                    b.HasOne("BoldLadder.Store.SchoolLadder", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LadderId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_ladder_changes_ladders_school_id_ladder_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.LadderDraft", b =>
+                {
+                    b.HasOne("BoldLadder.Store.SchoolLadder", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LadderId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_ladder_drafts_ladders_school_id_ladder_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.LadderVersion", b =>
                 {
                     b.HasOne("BoldLadder.Store.SchoolLadder", null)
@@ -753,6 +960,16 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_memberships_users_user_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.SchoolCheckpoint", b =>
+                {
+                    b.HasOne("BoldLadder.Store.School", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_checkpoints_schools_school_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.SchoolLadder", b =>
                 {
                     b.HasOne("BoldLadder.Store.School", null)
@@ -781,6 +998,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_teaching_log_groups_school_id_group_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.TeachingNote", b =>
+                {
+                    b.HasOne("BoldLadder.Store.School", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_teaching_notes_schools_school_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.Term", b =>

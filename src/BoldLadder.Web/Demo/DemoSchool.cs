@@ -1,6 +1,6 @@
 using System.Globalization;
 using System.Security.Cryptography;
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Store;
@@ -11,13 +11,13 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.Web.Demo;
 
 /// <summary>
-/// Fernhollow Primary, invented: a lead, two teachers, three groups at different places on one ladder, and a calendar laid around the
+/// Fernhollow Primary, invented: two leads, two teachers, three groups at different places on one ladder, and a calendar laid around the
 /// day it is loaded.
 /// </summary>
 public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordData words, Clock clock)
 {
     private const string TimeZone = "Europe/London";
-    private const int WeeksBefore = 22;
+    private const int WeeksBefore = 34;
     private const int WeeksAfter = 14;
 
     private static readonly (string Name, int RungsTaught, int Minutes)[] GroupPlan = [("Otters", 12, 20), ("Kestrels", 38, 25), ("Badgers", 71, 15)];
@@ -42,11 +42,12 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         var lead = await Person("Maya Oduya", "maya@fernhollow.example", Role.Lead);
         var teacher = await Person("Tom Ridley", "tom@fernhollow.example", Role.Teacher);
         var second = await Person("Lena Hartwig", "lena@fernhollow.example", Role.Teacher);
+        var deputy = await Person("Iris Calder", "iris@fernhollow.example", Role.Lead);
         var calendar = AddCalendar(clock.Today(TimeZone));
 
         var ladder = new SchoolLadder { SchoolId = school, Id = Guid.CreateVersion7(), Name = "Fernhollow letters first" };
         store.Ladders.Add(ladder);
-        store.LadderVersions.Add(new LadderVersion { SchoolId = school, LadderId = ladder.Id, Version = 1, Document = words.LettersFirst, PublishedAt = clock.UtcNow });
+        store.LadderVersions.Add(new LadderVersion { SchoolId = school, LadderId = ladder.Id, Version = 1, Document = words.LettersFirst, PublishedAt = clock.UtcNow, Name = "As shipped", PublishedBy = lead.Id });
         await store.SaveChangesAsync();
         foreach (var (name, taught, minutes) in GroupPlan)
         {
@@ -56,7 +57,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
             AddHistory(group, calendar, taught, lead.Id);
         }
         await store.SaveChangesAsync();
-        await WriteAccounts(accountsFile, [("phonics lead", lead), ("teacher of Otters", teacher), ("teacher of Kestrels and Badgers", second)]);
+        await WriteAccounts(accountsFile, [("phonics lead", lead), ("teacher of Otters", teacher), ("teacher of Kestrels and Badgers", second), ("second phonics lead", deputy)]);
         await transaction.CommitAsync();
     }
 
@@ -86,13 +87,14 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         foreach (var (name, first, last) in terms) store.Terms.Add(new Term { SchoolId = school, Id = Guid.CreateVersion7(), Name = name, First = first, Last = last });
         var closed = monday.AddDays((7 * 2) + 4);
         store.ClosedDays.Add(new ClosedDay { SchoolId = school, Date = closed });
-        return new SchoolCalendar(terms.Select(t => (t.First, t.Last)), [closed]);
+        store.Checkpoints.Add(new SchoolCheckpoint { SchoolId = school, Id = Guid.CreateVersion7(), Name = "One spelling for every vowel", Date = monday.AddDays((7 * 6) + 4), What = "vowel-teams" });
+        return new SchoolCalendar(terms.Select(t => (t.First, t.Last)), [closed], rhythm: Rhythm.Usual);
     }
 
-    /// <summary>One rung a teaching day, up to the last teaching day before today.</summary>
+    /// <summary>A rung on each day for something new, up to the last one before today.</summary>
     private void AddHistory(Group group, SchoolCalendar calendar, int taught, Guid by)
     {
-        var days = calendar.Days.Where(d => d < clock.Today(TimeZone)).TakeLast(taught).ToList();
+        var days = calendar.Days.Where((d, at) => d < clock.Today(TimeZone) && calendar.Kinds[at] == DayKind.New).TakeLast(taught).ToList();
         for (var i = 0; i < days.Count; i++)
         {
             var rung = words.LettersFirst.Rungs[i];

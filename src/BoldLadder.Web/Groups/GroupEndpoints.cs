@@ -1,5 +1,6 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Store;
+using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -23,18 +24,21 @@ public static class GroupEndpoints
             ? (group, null)
             : (null, Problem.NotFound("unknown-group", "There is no such group among yours. Choose one from the list of groups."));
 
-    private static async Task<Ok<List<GroupView>>> List(SchoolScope scope)
+    private static async Task<Ok<List<GroupView>>> List(SchoolScope scope, LessonMaking making)
     {
-        var date = (await scope.Calendar()).OnOrAfter(scope.Today);
+        var calendar = await scope.Calendar();
+        var date = calendar.OnOrAfter(scope.Today);
         var views = new List<GroupView>();
         foreach (var group in await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync())
         {
             var ladder = (await scope.Ladder(group.LadderId, group.LadderVersion))!;
-            var progress = new Progress(ladder, await TeachingLogReader.Facts(scope, group.Id));
-            var lesson = await scope.Store.Lessons.Where(l => l.GroupId == group.Id && l.Date == date).Select(l => new { l.Status, l.RungId }).SingleOrDefaultAsync();
-            var rung = lesson is null ? progress.Remaining.FirstOrDefault() : ladder.Rungs.FirstOrDefault(r => r.Id == lesson.RungId);
+            var lesson = await scope.Store.Lessons.AsNoTracking().SingleOrDefaultAsync(l => l.GroupId == group.Id && l.Date == date);
+            var log = await TeachingLogReader.Standing(scope, group.Id);
+            var day = making.Day(group, date ?? scope.Today, ladder, calendar, log);
+            var left = new Progress(ladder, TeachingLogReader.Facts(log)).Remaining.Length;
+            var rung = lesson is null ? day.Rung : LessonMaking.RungOf(lesson, day);
             views.Add(new GroupView(group.Id, group.Name, group.LadderId, group.LadderVersion, group.LessonMinutes,
-                ladder.Rungs.Length - progress.Remaining.Length, ladder.Rungs.Length, rung?.Label, date, date == scope.Today, lesson?.Status));
+                ladder.Rungs.Length - left, ladder.Rungs.Length, rung is null ? null : LessonMaking.LabelOf(rung), date, date == scope.Today, lesson?.Status));
         }
         return TypedResults.Ok(views);
     }

@@ -1,107 +1,120 @@
-using System.Text.Json;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Ladders.Analysis;
-using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Words;
+using BoldLadder.Store;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using Microsoft.Extensions.Caching.Memory;
 
 namespace BoldLadder.Web.Ladders;
 
-public sealed record LadderSummary(Guid Id, string Name, int LatestVersion);
-
-public sealed record LadderView(Guid Id, string Name, int Version, int Words, IReadOnlyList<RungView> Rungs, IReadOnlyList<GroupPlace> Groups);
-
-/// <param name="NewWords">Words for lessons that become readable with this rung.</param>
-/// <param name="KnownWords">Of these, those that children know at five.</param>
-/// <param name="Readable">Words for lessons that can be read, all rungs so far.</param>
-/// <param name="TextShare">Share of running text that can be read after the rung, 0 to 1.</param>
-/// <param name="Graduates">Tricky words that become readable here.</param>
-/// <param name="Warnings">What is wrong with the rung's place, as codes and arguments.</param>
-public sealed record RungView(
-    string Id, string Label, string Stage, IReadOnlyList<CorrespondenceView> Correspondences, IReadOnlyList<string> Patterns,
-    IReadOnlyList<string> Tricky, int NewWords, int KnownWords, int Readable, double TextShare, IReadOnlyList<string> Graduates, string? Reason, IReadOnlyList<Reason> Warnings);
-
-/// <param name="Facts">How often the letters say this, and how often the sound is spelled so.</param>
-public sealed record CorrespondenceView(string Notation, string Grapheme, string Sounds, string KeyWord, CorrespondenceFacts Facts);
-
-/// <summary>A group that follows this ladder, and the rung it comes to next; null when it has climbed them all.</summary>
-public sealed record GroupPlace(Guid GroupId, string Name, string? NextRungId);
-
-public sealed record RungWord(string Word, string Graphemes, string Phonemes, IReadOnlyList<int> Marks, int Taps, bool KnownAtFive);
-
-/// <summary>The ladder with what each rung unlocks.</summary>
+/// <summary>The school's ladders: what there is, a new one, and a published version with what each rung unlocks.</summary>
 public static class LadderEndpoints
 {
+    private const int LongestName = 80;
+    private const string Blank = "blank";
+
     public static void MapLadders(this IEndpointRouteBuilder school)
     {
         school.MapGet("/ladders", async (SchoolScope scope) => TypedResults.Ok(await scope.Store.Ladders.OrderBy(l => l.Name)
-            .Select(l => new LadderSummary(l.Id, l.Name, scope.Store.LadderVersions.Where(v => v.LadderId == l.Id).Max(v => v.Version)))
+            .Select(l => new LadderSummary(l.Id, l.Name, scope.Store.LadderVersions.Where(v => v.LadderId == l.Id).Max(v => (int?)v.Version) ?? 0,
+                scope.Store.LadderDrafts.Any(d => d.LadderId == l.Id), scope.Store.Groups.Count(g => g.LadderId == l.Id)))
             .ToListAsync())).WithName("listLadders");
+        school.MapPost("/ladders", Make).WithName("makeLadder");
+        school.MapPost("/ladders/{ladderId:guid}/name", Rename).WithName("renameLadder");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}", Show).WithName("getLadder");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/rungs/{rungId}/words", ShowWords).WithName("getRungWords");
+        school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/tricky-words", ShowTricky).WithName("getTrickyWords");
     }
 
-    private static ProblemHttpResult UnknownLadder() => Problem.NotFound("unknown-ladder", "There is no such ladder or version. Go back to the list of ladders.");
+    public static ProblemHttpResult UnknownLadder() => Problem.NotFound("unknown-ladder", "There is no such ladder or version. Go back to the list of ladders.");
 
-    private static async Task<Results<Ok<LadderView>, ProblemHttpResult>> Show(Guid ladderId, int version, SchoolScope scope, WordData words, IMemoryCache cache)
+    /// <summary>The words a rung unlocks, easiest first.</summary>
+    public static Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult> Words(Ladder ladder, object key, string rungId, LadderWork work)
     {
-        var name = await scope.Store.Ladders.Where(l => l.Id == ladderId).Select(l => l.Name).SingleOrDefaultAsync();
-        if (name is null || await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
-        var facts = cache.GetOrCreate((nameof(CorrespondenceTable), scope.School.Accent), entry =>
-        {
-            entry.SlidingExpiration = TimeSpan.FromHours(1);
-            return new CorrespondenceTable(words.Lexicon, scope.Accent);
-        })!;
-        var analysis = Worked((ladderId, version), ladder, scope, words, cache).Analysis;
-        var groups = await scope.Groups.AsNoTracking().Where(g => g.LadderId == ladderId && g.LadderVersion == version).OrderBy(g => g.Name).ToListAsync();
-        var places = new List<GroupPlace>();
-        foreach (var group in groups)
-        {
-            var progress = new Progress(ladder, await TeachingLogReader.Facts(scope, group.Id));
-            places.Add(new GroupPlace(group.Id, group.Name, progress.Remaining.FirstOrDefault()?.Id));
-        }
-        var rungs = ladder.Rungs.Zip(analysis.Rungs, (r, a) => new RungView(
-            r.Id, r.Label, r.Stage,
-            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord, facts.Of(c)))],
-            [.. r.Patterns.Each().Select(p => p.Id())], r.Tricky, a.NewWords, a.KnownWords, a.WordsSoFar, Math.Round(a.TextShare, 3), a.Graduates, r.Reason,
-            [.. a.Warnings.Select(w => new Reason(CodeOf(w.Kind), w.Arguments))])).ToList();
-        return TypedResults.Ok(new LadderView(ladderId, name, version, words.Lexicon.Words.Length, rungs, places));
-    }
-
-    private static async Task<Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult>> ShowWords(
-        Guid ladderId, int version, string rungId, SchoolScope scope, WordData words, IMemoryCache cache)
-    {
-        if (await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
         var at = ladder.IndexOf(rungId);
         if (at < 0) return Problem.NotFound("unknown-rung", "This rung is not on this version of the ladder. Choose one from the ladder.");
-        IReadOnlyList<RungWord> list = [.. Worked((ladderId, version), ladder, scope, words, cache).Unlocked[at]
+        IReadOnlyList<RungWord> list = [.. work.Unlocked(key, ladder)[at]
             .OrderByDescending(w => w.IsKnown).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
             .Select(w => new RungWord(w.Spelling, w.Segmentation.Graphemes, w.Segmentation.Phonemes,
-                [.. w.Segmentation.Letters().Select(l => l.Part)], w.Segmentation.Taps, w.IsKnown))];
+                [.. w.Segmentation.Letters().Select(l => l.Part)], w.Segmentation.Taps, w.Segmentation.Shape, Position(w, ladder.Rungs[at]), w.IsKnown))];
         return TypedResults.Ok(list);
     }
 
-    /// <summary>What a ladder does; a published version never changes, so this is computed once for it and an accent.</summary>
-    private sealed record WorkedLadder(LadderAnalysis Analysis, ILookup<int, Word> Unlocked);
-
-    private static WorkedLadder Worked((Guid, int) version, Ladder ladder, SchoolScope scope, WordData words, IMemoryCache cache) =>
-        cache.GetOrCreate((version, scope.School.Accent), entry =>
+    public static TrickyWordsView Tricky(Ladder ladder, SchoolScope scope, WordData words)
+    {
+        const int mostSuggested = 12;
+        var reach = new Reach(ladder, scope.Leniencies, scope.Accent);
+        var placement = new TrickyPlacement(words.Lexicon, scope.Accent, most: int.MaxValue);
+        TrickyView View(string spelling, int? rung, Word? word)
         {
-            entry.SlidingExpiration = TimeSpan.FromHours(1);
-            var index = cache.GetOrCreate((nameof(WordIndex), scope.School.Accent), made =>
-            {
-                made.SlidingExpiration = TimeSpan.FromHours(1);
-                return new WordIndex(words.Lexicon, Leniencies.All, scope.Accent);
-            })!;
-            var reach = new Reach(ladder, Leniencies.All, scope.Accent);
-            return new WorkedLadder(LadderAnalysis.Of(ladder, index), words.Lexicon.ForLessons.ToLookup(w => reach.RungOf(w) ?? int.MaxValue));
-        })!;
+            var readable = word is null ? null : reach.RungOf(word);
+            var part = word is null || rung is null ? [] : ladder.TaughtAfter(rung.Value + 1, scope.Leniencies, scope.Accent) is var taught
+                ? taught.TrickyPlaces(word).Select(p => word.Segmentation.Parts[p].Grapheme.Text).ToList() : [];
+            return new TrickyView(spelling, rung is { } at ? ladder.Rungs[at].Id : null, rung + 1, readable + 1, readable is >= 0 and var there ? ladder.Rungs[there].Id : null, part);
+        }
+        return new TrickyWordsView(
+            [.. ladder.Rungs.SelectMany((r, i) => r.Tricky.Select(t => View(t, i, words.Lexicon.Find(t))))],
+            [.. placement.Suggest(ladder).OrderByDescending(s => s.Word.Zipf).Take(mostSuggested).OrderBy(s => s.Rung).Select(s => View(s.Word.Spelling, s.Rung, s.Word))],
+            [.. placement.NeverReadable(ladder).Take(60).Select(w => w.Spelling)]);
+    }
 
-    /// <summary>The code screens know a warning by: too-many-tricky.</summary>
-    private static string CodeOf(WarningKind kind) => JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString());
+    public static bool IsName(string? name) => name?.Trim() is { Length: > 0 and <= LongestName } && !name.Any(char.IsControl);
+
+    public static ProblemHttpResult BadName() => Problem.Of(StatusCodes.Status422UnprocessableEntity, "bad-name", $"Give it a name of 1 to {LongestName} letters.");
+
+    private static string Position(Word word, Rung rung)
+    {
+        var parts = word.Segmentation.Parts;
+        var at = Enumerable.Range(0, parts.Length).Where(i => rung.Correspondences.Contains(parts[i])).Cast<int?>().FirstOrDefault();
+        return at switch { null => "", 0 => "start", { } last when last == parts.Length - 1 => "end", _ => "middle" };
+    }
+
+    private static async Task<Results<Ok<LadderSummary>, ProblemHttpResult>> Make(NewLadder request, SchoolScope scope, WordData words, LadderWork work)
+    {
+        if (scope.LeadOnly() is { } refused) return refused;
+        if (!IsName(request.Name)) return BadName();
+        if (await scope.Store.Ladders.AnyAsync(l => l.Id == request.Id)) return TypedResults.Ok(await Summary(scope, request.Id));
+        if (request.Id == Guid.Empty) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "id-missing", "Give the new ladder an id of its own. Reload the page and try again.");
+        Ladder? start = null;
+        if (words.Ladders.TryGetValue(request.From, out var shipped)) start = AccentFit.Of(shipped, work.Index);
+        else if (request.From == Blank) start = new Ladder(Blank, "own", Core.Spelling.Patterns.Capitals | Core.Spelling.Patterns.Compound | Core.Spelling.Patterns.Contraction | Core.Spelling.Patterns.ThreeSyllables, []);
+        else if (Guid.TryParse(request.From, out var other)) start = (await scope.Store.LadderVersions.AsNoTracking().Where(v => v.LadderId == other).OrderByDescending(v => v.Version).FirstOrDefaultAsync())?.Document;
+        if (start is null) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "unknown-start", $"Start from {string.Join(", ", words.Ladders.Keys)}, {Blank}, or a published ladder of your school.");
+        scope.Store.Ladders.Add(new SchoolLadder { SchoolId = scope.School.SchoolId, Id = request.Id, Name = request.Name.Trim() });
+        await scope.Store.SaveChangesAsync();
+        if (start.Rungs.IsEmpty) scope.Store.LadderDrafts.Add(new LadderDraft { SchoolId = scope.School.SchoolId, LadderId = request.Id, Document = start, Version = 1, BasedOn = 0, Since = 1 });
+        else scope.Store.LadderVersions.Add(new LadderVersion { SchoolId = scope.School.SchoolId, LadderId = request.Id, Version = 1, Document = start, PublishedAt = scope.UtcNow, Name = request.Name.Trim(), PublishedBy = scope.UserId });
+        scope.Audit("ladder-made", request.Id);
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.Ok(await Summary(scope, request.Id));
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Rename(Guid ladderId, Renaming request, SchoolScope scope)
+    {
+        if (scope.LeadOnly() is { } refused) return refused;
+        if (!IsName(request.Name)) return BadName();
+        if (await scope.Store.Ladders.SingleOrDefaultAsync(l => l.Id == ladderId) is not { } ladder) return UnknownLadder();
+        ladder.Name = request.Name.Trim();
+        scope.Audit("ladder-renamed", ladderId);
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.NoContent();
+    }
+
+    private static Task<LadderSummary> Summary(SchoolScope scope, Guid id) => scope.Store.Ladders.Where(l => l.Id == id)
+        .Select(l => new LadderSummary(l.Id, l.Name, scope.Store.LadderVersions.Where(v => v.LadderId == l.Id).Max(v => (int?)v.Version) ?? 0,
+            scope.Store.LadderDrafts.Any(d => d.LadderId == l.Id), scope.Store.Groups.Count(g => g.LadderId == l.Id))).SingleAsync();
+
+    private static async Task<Results<Ok<LadderView>, ProblemHttpResult>> Show(Guid ladderId, int version, SchoolScope scope, LadderWork work)
+    {
+        if (await scope.Store.Ladders.AsNoTracking().SingleOrDefaultAsync(l => l.Id == ladderId) is not { } kept || await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
+        return TypedResults.Ok(await work.View(kept, version, ladder, (ladderId, version), null));
+    }
+
+    private static async Task<Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult>> ShowWords(Guid ladderId, int version, string rungId, SchoolScope scope, LadderWork work) =>
+        await scope.Ladder(ladderId, version) is { } ladder ? Words(ladder, (ladderId, version), rungId, work) : UnknownLadder();
+
+    private static async Task<Results<Ok<TrickyWordsView>, ProblemHttpResult>> ShowTricky(Guid ladderId, int version, SchoolScope scope, WordData words) =>
+        await scope.Ladder(ladderId, version) is { } ladder ? TypedResults.Ok(Tricky(ladder, scope, words)) : UnknownLadder();
 }

@@ -1,4 +1,3 @@
-using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
@@ -8,12 +7,11 @@ namespace BoldLadder.Web.Lessons;
 /// <summary>Turns the closing of a lesson into a line of the teaching log.</summary>
 public static class Closing
 {
-    public static TeachingLogEntry Entry(SchoolScope scope, StoredLesson lesson, Ladder ladder, CloseRequest request, List<TeachingLogEntry> earlier)
+    public static TeachingLogEntry Entry(SchoolScope scope, StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)
     {
         var done = Done(lesson.Document, request).ToList();
         // What is new counts as taught once the lesson got beyond its Teach part.
         var learned = request.Outcome == LessonOutcome.Taught || done.Exists(a => PartOf(lesson.Document, a) > PartKind.Teach);
-        var rung = LessonMaking.RungOf(lesson, ladder);
         return new TeachingLogEntry
         {
             SchoolId = lesson.SchoolId,
@@ -24,7 +22,7 @@ public static class Closing
             Outcome = request.Outcome,
             Correspondences = learned ? [.. lesson.Document.Target] : [],
             Patterns = learned ? [.. lesson.Document.Patterns] : [],
-            Tricky = learned ? [.. rung.Tricky] : [],
+            Tricky = learned ? [.. lesson.Document.Activities.Where(a => a.Kind == ActivityKind.NewTrickyWord).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word)] : [],
             Seen = [.. done.SelectMany(a => a.Items).OfType<CardItem>().Select(c => c.Correspondence)
                 .Where(n => learned || !lesson.Document.Target.Contains(n)).Distinct()],
             Words = [.. done.SelectMany(a => a.Items).OfType<WordItem>().Where(w => !w.Oral).Select(w => w.Word).Distinct()],

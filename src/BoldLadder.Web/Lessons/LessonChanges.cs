@@ -13,7 +13,7 @@ public static class LessonChanges
     {
         var document = lesson.Document;
         var seed = lesson.Stamp.Seed + lesson.Version;
-        LessonRequest Request(long withSeed) => making.Request(day, LessonMaking.RungOf(lesson, day.Ladder), withSeed);
+        LessonRequest Request(long withSeed) => making.Request(day, LessonMaking.RungOf(lesson, day), withSeed);
         var activity = command.ItemId is { } itemId
             ? document.Activities.FirstOrDefault(a => a.Items.Any(i => i.Id == itemId))
             : document.Find(command.ActivityId ?? "");

@@ -31,7 +31,7 @@ public static class LessonEndpoints
         if (group is null) return problem!;
         var day = await making.Day(group, date);
         if (!day.Calendar.IsTeachingDay(date)) return OutsideCalendar();
-        await Lock(scope, groupId);
+        await scope.Lock(groupId);
         if (await Stored(scope, groupId, date) is { } stored) return TypedResults.Ok(await making.View(stored, day));
         if (date < scope.Today)
         {
@@ -57,7 +57,7 @@ public static class LessonEndpoints
     {
         var (group, problem) = await GroupEndpoints.Find(scope, groupId);
         if (group is null) return problem!;
-        await Lock(scope, groupId);
+        await scope.Lock(groupId);
         if (await Stored(scope, groupId, date) is not { } lesson) return NotPlanned();
         if (await Stale(scope, lesson, ifMatch) is { } stale) return stale;
         if (lesson.Status != LessonStatus.Planned)
@@ -97,7 +97,7 @@ public static class LessonEndpoints
     {
         var (group, problem) = await GroupEndpoints.Find(scope, groupId);
         if (group is null) return problem!;
-        await Lock(scope, groupId);
+        await scope.Lock(groupId);
         if (await Stored(scope, groupId, date) is not { } lesson) return NotPlanned();
         var entries = await scope.Store.TeachingLog.AsNoTracking().Where(e => e.GroupId == groupId && e.Date == date).ToListAsync();
         if (entries.Exists(e => e.Id == request.EntryId)) return TypedResults.Ok(await making.View(lesson, await making.Day(group, date)));
@@ -111,7 +111,7 @@ public static class LessonEndpoints
             return Problem.Of(StatusCodes.Status422UnprocessableEntity, "closing-incomplete", "Say which activity you stopped at: choose one of this lesson's.");
         }
         var day = await making.Day(group, date);
-        scope.Store.TeachingLog.Add(Closing.Entry(scope, lesson, day.Ladder, request, entries));
+        scope.Store.TeachingLog.Add(Closing.Entry(scope, lesson, request, entries));
         lesson.Status = request.Outcome switch { LessonOutcome.Taught => LessonStatus.Taught, LessonOutcome.Stopped => LessonStatus.Stopped, _ => LessonStatus.NotTaught };
         lesson.StoppedAt = request.Outcome == LessonOutcome.Stopped ? request.StoppedAt : null;
         lesson.Version++;
@@ -144,8 +144,4 @@ public static class LessonEndpoints
             "Someone changed this lesson meanwhile. It has been loaded again as it is now; make your change once more.",
             new() { ["version"] = lesson.Version, ["since"] = since });
     }
-
-    /// <summary>One at a time for each group, so that two openings make one lesson and two changes don't overtake each other.</summary>
-    private static Task Lock(SchoolScope scope, Guid groupId) =>
-        scope.Store.Database.ExecuteSqlAsync($"select pg_advisory_xact_lock(hashtextextended({groupId.ToString()}, 0))");
 }

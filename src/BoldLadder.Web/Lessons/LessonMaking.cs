@@ -1,4 +1,5 @@
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
@@ -9,31 +10,51 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.Web.Lessons;
 
 /// <summary>Where a group's day stands: the ladder, what is taught before it, and the rung it comes to.</summary>
-/// <param name="Ahead">How many lessons lie between now and the day.</param>
-/// <param name="Rung">Null when the ladder is climbed.</param>
+/// <param name="Ahead">How many rungs will be taught between now and the day.</param>
+/// <param name="Rung">The rung, or what a quiet day goes back to; null when the ladder is climbed.</param>
 public sealed record GroupDay(Group Group, DateOnly Date, Ladder Ladder, SchoolCalendar Calendar, Progress Progress, int Ahead, Rung? Rung);
 
 /// <summary>Turns a group and a date into a lesson, with what the store knows.</summary>
 public sealed class LessonMaking(SchoolScope scope, WordData words)
 {
-    public const string Engine = "1";
+    public const string Engine = "2";
 
     public async Task<GroupDay> Day(Group group, DateOnly date)
     {
         var ladder = (await scope.Ladder(group.LadderId, group.LadderVersion))!;
-        var calendar = await scope.Calendar();
-        var entries = await TeachingLogReader.Standing(scope, group.Id);
-        var progress = new Progress(ladder, (await TeachingLogReader.Facts(scope, group.Id)).Where(f => f.Date < date));
-        // Days from the first that is not closed yet: today, or the day after when today's lesson was closed.
-        var lastClosed = entries.Where(e => e.Date >= scope.Today).Select(e => (DateOnly?)e.Date).Max();
-        var from = lastClosed is { } last ? last.AddDays(1) : scope.Today;
-        var ahead = date < from ? 0 : calendar.Count(from, date);
-        return new GroupDay(group, date, ladder, calendar, progress, ahead, progress.Remaining.Skip(ahead).FirstOrDefault());
+        return Day(group, date, ladder, await scope.Calendar(), await TeachingLogReader.Standing(scope, group.Id));
+    }
+
+    /// <summary>The day as it would be on a ladder: the group's own, or a draft of it.</summary>
+    public GroupDay Day(Group group, DateOnly date, Ladder ladder, SchoolCalendar calendar, List<TeachingLogEntry> log)
+    {
+        var progress = new Progress(ladder, TeachingLogReader.Facts(log).Where(f => f.Date < date));
+        var fit = CalendarFit.Of(progress.Remaining, calendar, FirstOpen(log, scope.Today), progress.HasBegun);
+        var ahead = fit.RungsBefore(date);
+        return new GroupDay(group, date, ladder, calendar, progress, ahead, RungOn(date, fit, progress, ahead, ladder));
+    }
+
+    /// <summary>The first day that is not closed yet: today, or the day after the last closed one.</summary>
+    public static DateOnly FirstOpen(List<TeachingLogEntry> log, DateOnly today) =>
+        log.Where(e => e.Date >= today).Select(e => (DateOnly?)e.Date).Max() is { } last ? last.AddDays(1) : today;
+
+    private Rung? RungOn(DateOnly date, CalendarFit fit, Progress progress, int ahead, Ladder ladder)
+    {
+        // A day that is closed or past, or outside the calendar, is seen as the next one to teach.
+        var (kind, rung) = fit.On(date) ?? (DayKind.New, progress.Remaining.Skip(ahead).FirstOrDefault());
+        var newest = progress.Newest(ahead);
+        if (kind != DayKind.New) return QuietDay.Of(QuietDay.Id(kind), newest);
+        if (rung is null) return null;
+        if (ahead > 0 || rung.Kind != RungKind.Lesson) return QuietDay.Filled(rung, ladder, newest);
+        // A tricky word that was put on a rung behind the group is taught with the next one, if it is still tricky.
+        var taught = progress.Before(0, scope.Leniencies, scope.Accent);
+        var missed = progress.MissedTricky.Where(t => words.Lexicon.Find(t) is { } word && !taught.CanRead(word)).Take(1);
+        return QuietDay.Filled(rung with { Tricky = [.. rung.Tricky, .. missed] }, ladder, newest);
     }
 
     /// <summary>The request for a rung on a day; the rung may differ from the expected one for a lesson planned earlier.</summary>
     public LessonRequest Request(GroupDay day, Rung rung, long seed) => new(
-        day.Progress.Before(day.Ahead, Leniencies.All, scope.Accent), rung, words.Lexicon, day.Progress.TrickyBefore(day.Ahead),
+        day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent), rung, words.Lexicon, day.Progress.TrickyBefore(day.Ahead),
         day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), words.Sentences, day.Group.LessonMinutes, seed);
 
     /// <summary>A new planned lesson for the day, not yet saved.</summary>
@@ -62,9 +83,19 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
 
     public LessonStamp Stamp(GroupDay day, long seed) => new(Engine, words.Lexicon.Hash, day.Group.LadderId, day.Group.LadderVersion, scope.School.Accent, seed);
 
-    /// <summary>The rung a stored lesson teaches, as its own document says, so that no later ladder changes it.</summary>
-    public static Rung RungOf(StoredLesson lesson, Ladder ladder) => ladder.Rungs.FirstOrDefault(r => r.Id == lesson.RungId)
-        ?? new Rung(lesson.RungId, "", [.. lesson.Document.Target.Select(Core.Spelling.Correspondence.Parse)], Core.Spelling.PatternIds.Parse(lesson.Document.Patterns), [], null);
+    /// <summary>The rung a stored lesson is for, as its own document says, so that no later ladder changes it.</summary>
+    public static Rung RungOf(StoredLesson lesson, GroupDay day)
+    {
+        var newest = day.Progress.Newest(day.Ahead);
+        if (QuietDay.IsId(lesson.RungId)) return QuietDay.Of(lesson.RungId, newest);
+        var tricky = lesson.Document.Activities.Where(a => a.Kind == ActivityKind.NewTrickyWord).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word);
+        return day.Ladder.Rungs.FirstOrDefault(r => r.Id == lesson.RungId) is { } rung
+            ? QuietDay.Filled(rung with { Tricky = [.. tricky] }, day.Ladder, newest)
+            : new Rung(lesson.RungId, "", [.. lesson.Document.Target.Select(Core.Spelling.Correspondence.Parse)], Core.Spelling.PatternIds.Parse(lesson.Document.Patterns), [.. tricky], null);
+    }
+
+    /// <summary>What a day is called on screens: by its rung, or by the kind of quiet day.</summary>
+    public static string LabelOf(Rung rung) => QuietDay.IsId(rung.Id) ? rung.Id : rung.Label;
 
     /// <summary>Brings what queries need in line with the document.</summary>
     public static void Describe(StoredLesson lesson)
@@ -78,7 +109,7 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
 
     public async Task<LessonView> View(StoredLesson lesson, GroupDay day)
     {
-        var rung = RungOf(lesson, day.Ladder);
+        var rung = RungOf(lesson, day);
         var planned = lesson.Status == LessonStatus.Planned;
         var request = Request(day, rung, lesson.Stamp.Seed);
         IReadOnlyList<ItemProblem> problems = planned
@@ -87,8 +118,8 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
         var changes = planned && lesson.Version > 1 ? await scope.Store.LessonChanges.Where(c => c.LessonId == lesson.Id).Select(c => new { c.Version, c.Undoes }).ToListAsync() : [];
         return new LessonView(lesson.Id, lesson.GroupId, day.Group.Name, lesson.Date, lesson.Date == scope.Today,
             await Previous(day), day.Calendar.OnOrAfter(lesson.Date.AddDays(1)),
-            lesson.RungId, rung.Label, rung.Stage, day.Group.LessonMinutes, lesson.Minutes, lesson.Version, lesson.Status, lesson.StoppedAt,
-            lesson.Document, problems, planned && day.Rung is { } expected && expected.Id != lesson.RungId ? expected.Label : null,
+            lesson.RungId, LabelOf(rung), rung.Stage, day.Group.LessonMinutes, lesson.Minutes, lesson.Version, lesson.Status, lesson.StoppedAt,
+            lesson.Document, problems, planned && day.Rung is { } expected && expected.Id != lesson.RungId ? LabelOf(expected) : null,
             changes.Any(c => c.Undoes is null && changes.TrueForAll(u => u.Undoes != c.Version)));
     }
 

@@ -1,7 +1,10 @@
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Style;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Schools;
@@ -23,7 +26,14 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
 
     public DateTime UtcNow => clock.UtcNow;
 
-    public Accent Accent => Accent.Parse(School.Accent);
+    /// <summary>Our school's way.</summary>
+    public HouseStyle Style => School.Style ?? HouseStyle.Usual;
+
+    public Accent Accent => Style.On(Accent.Parse(School.Accent));
+
+    public Leniencies Leniencies => Style.Lenient;
+
+    public Rhythm Rhythm => new(School.ReviewWeeks, School.CheckWeeks, School.RecapWeeks);
 
     /// <summary>Fills the scope; false when the person does not belong to the school.</summary>
     public async Task<bool> Enter(Guid userId, Guid schoolId)
@@ -43,10 +53,21 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
 
     public async Task<SchoolCalendar> Calendar() => new(
         (await store.Terms.AsNoTracking().ToListAsync()).Select(t => (t.First, t.Last)),
-        await store.ClosedDays.Select(d => d.Date).ToListAsync());
+        await store.ClosedDays.Select(d => d.Date).ToListAsync(),
+        School.LessonDays.Select(d => (DayOfWeek)(d % 7)), Rhythm);
 
     public async Task<Ladder?> Ladder(Guid ladderId, int version) =>
         (await store.LadderVersions.AsNoTracking().SingleOrDefaultAsync(v => v.LadderId == ladderId && v.Version == version))?.Document;
+
+    /// <summary>The school's settings as this request changed them.</summary>
+    public void Changed(School changed) => school = changed;
+
+    /// <summary>The answer to who is not a lead; null for a lead.</summary>
+    public ProblemHttpResult? LeadOnly() => Role == Role.Lead ? null
+        : Problem.Of(StatusCodes.Status403Forbidden, "lead-only", "Only the phonics lead changes this. Ask them, or go on looking at it.");
+
+    /// <summary>One at a time for a subject, until the request ends.</summary>
+    public Task Lock(Guid subject) => store.Database.ExecuteSqlAsync($"select pg_advisory_xact_lock(hashtextextended({subject.ToString()}, 0))");
 
     public void Audit(string action, Guid subject) => store.Audit.Add(new AuditEntry
     {

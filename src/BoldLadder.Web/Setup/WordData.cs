@@ -1,5 +1,4 @@
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Words;
 
@@ -13,13 +12,17 @@ public sealed class WordData
         var folder = configuration["DataFolder"] ?? Path.Combine(AppContext.BaseDirectory, "data");
         Lexicon = Lexicon.Read(Directory.EnumerateFiles(Path.Combine(folder, "lexicon"), "*.tsv").Order(StringComparer.Ordinal).Select(File.ReadAllText));
         Sentences = new SentenceBank(File.ReadLines(Path.Combine(folder, "sentences", "bank.txt")), Lexicon);
-        LettersFirst = LadderDocument.Read(File.ReadAllText(Path.Combine(folder, "ladders", "letters-first.json")));
+        Ladders = Directory.EnumerateFiles(Path.Combine(folder, "ladders"), "*.json").Order(StringComparer.Ordinal)
+            .Select(f => LadderDocument.Read(File.ReadAllText(f))).ToDictionary(l => l.Id);
     }
 
     public Lexicon Lexicon { get; }
 
     public SentenceBank Sentences { get; }
 
-    /// <summary>The shipped ladder that a new school starts from.</summary>
-    public Ladder LettersFirst { get; }
+    /// <summary>The shipped ladders by id.</summary>
+    public IReadOnlyDictionary<string, Ladder> Ladders { get; }
+
+    /// <summary>The shipped ladder that the demo school starts from.</summary>
+    public Ladder LettersFirst => Ladders["letters-first"];
 }

@@ -45,7 +45,23 @@ export interface paths {
         };
         get: operations["listLadders"];
         put?: never;
-        post?: never;
+        post: operations["makeLadder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renameLadder"];
         delete?: never;
         options?: never;
         head?: never;
@@ -84,6 +100,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/tricky-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getTrickyWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveGroup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCalendar"];
+        put?: never;
+        post: operations["saveCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDraftDates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/style": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStyle"];
+        put?: never;
+        post: operations["saveStyle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getNotes"];
+        put?: never;
+        post: operations["saveNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/groups": {
         parameters: {
             query?: never;
@@ -92,6 +220,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["listGroups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/mats/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMat"];
         put?: never;
         post?: never;
         delete?: never;
@@ -148,6 +292,214 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDraft"];
+        put: operations["beginDraft"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDraftRungWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/tricky-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDraftTrickyWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSuggestions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/restoration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/publication": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["publishDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDifference"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -164,6 +516,51 @@ export interface components {
         ActivityKind: "grapheme-cards" | "recent-words" | "tricky-so-far" | "oral-blending" | "new-correspondence" | "new-pattern" | "new-tricky-word" | "formation" | "spot-grapheme" | "read-words" | "spell-words" | "read-sentence" | "oral-sentence";
         AntiforgeryView: {
             token: string;
+        };
+        /** @enum {unknown} */
+        Blending: "sound-by-sound" | "continuous" | "cumulative" | "adjacent-first";
+        BrokenLesson: {
+            group: string;
+            /** Format: date */
+            date: string;
+            rung: string;
+            /** Format: int32 */
+            items: number;
+            expected: null | string;
+        };
+        CalendarView: {
+            terms: components["schemas"]["TermView"][];
+            closed: string[];
+            lessonDays: number[];
+            /** Format: int32 */
+            reviewWeeks: number;
+            /** Format: int32 */
+            checkWeeks: number;
+            /** Format: int32 */
+            recapWeeks: number;
+            checkpoints: components["schemas"]["CheckpointView"][];
+        };
+        ChangeView: {
+            /** Format: int32 */
+            version: number;
+            name: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            isMine: boolean;
+            lines: components["schemas"]["Reason"][];
+        };
+        CheckpointView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            date: string;
+            what: string;
+        };
+        Chunk: {
+            text: string;
+            correspondences: string[];
         };
         CloseRequest: {
             /** Format: uuid */
@@ -188,11 +585,36 @@ export interface components {
             /** Format: double */
             inWords: null | number;
         };
-        GroupPlace: {
+        /** @enum {unknown} */
+        Counting: "taps" | "sounds";
+        DraftState: {
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            changes: number;
+            canUndo: boolean;
+            canRedo: boolean;
+        };
+        GroupDates: {
             /** Format: uuid */
             groupId: string;
             name: string;
+            /** Format: int32 */
+            ladderVersion: number;
             nextRungId: null | string;
+            taught: {
+                [key: string]: string;
+            };
+            planned: {
+                [key: string]: string;
+            };
+            quiet: components["schemas"]["QuietDayView"][];
+            /** Format: int32 */
+            spare: number;
+            hasEnoughSpare: boolean;
+            /** Format: date */
+            lastDay: null | string;
+            warnings: components["schemas"]["RungWarning"][];
         };
         GroupView: {
             /** Format: uuid */
@@ -213,6 +635,28 @@ export interface components {
             lessonDate: null | string;
             isToday: boolean;
             status: null | components["schemas"]["LessonStatus"];
+        };
+        HistoryView: {
+            versions: components["schemas"]["VersionView"][];
+            changes: components["schemas"]["ChangeView"][];
+        };
+        HouseStyle: {
+            /** Format: int32 */
+            format: number;
+            labels: {
+                [key: string]: string;
+            };
+            soundLabels: components["schemas"]["SoundLabels"];
+            marks: components["schemas"]["SoundMarks"];
+            switches: null | string[];
+            chunks: components["schemas"]["Chunk"][];
+            leniencies: string[];
+            madeUpWords: components["schemas"]["MadeUpWords"];
+            release: components["schemas"]["Release"];
+            counting: components["schemas"]["Counting"];
+            trickyWay: components["schemas"]["TrickyWay"];
+            blending: components["schemas"]["Blending"];
+            lettering: components["schemas"]["Lettering"];
         };
         Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"];
         ItemCardItem: {
@@ -265,23 +709,91 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        LadderDatesView: {
+            /** Format: date */
+            today: string;
+            groups: components["schemas"]["GroupDates"][];
+        };
+        LadderEdit: {
+            name: string;
+            steps: components["schemas"]["LadderStep"][];
+        };
+        LadderStep: components["schemas"]["LadderStepInsertRung"] | components["schemas"]["LadderStepRemoveRung"] | components["schemas"]["LadderStepMoveRung"] | components["schemas"]["LadderStepTeachOn"] | components["schemas"]["LadderStepPlaceTricky"] | components["schemas"]["LadderStepNameStage"] | components["schemas"]["LadderStepGiveReason"] | components["schemas"]["LadderStepFreePatterns"];
+        LadderStepFreePatterns: {
+            /** @enum {string} */
+            $type?: "free";
+            free: string[];
+        };
+        LadderStepGiveReason: {
+            /** @enum {string} */
+            $type?: "reason";
+            id: string;
+            reason: null | string;
+        };
+        LadderStepInsertRung: {
+            /** @enum {string} */
+            $type?: "insert";
+            rung: components["schemas"]["RungDocument"];
+            after: null | string;
+        };
+        LadderStepMoveRung: {
+            /** @enum {string} */
+            $type?: "move";
+            id: string;
+            after: null | string;
+        };
+        LadderStepNameStage: {
+            /** @enum {string} */
+            $type?: "stage";
+            id: string;
+            stage: string;
+        };
+        LadderStepPlaceTricky: {
+            /** @enum {string} */
+            $type?: "tricky";
+            word: string;
+            rung: null | string;
+            /** Format: int32 */
+            at?: null | number;
+        };
+        LadderStepRemoveRung: {
+            /** @enum {string} */
+            $type?: "remove";
+            id: string;
+        };
+        LadderStepTeachOn: {
+            /** @enum {string} */
+            $type?: "teach";
+            id: string;
+            correspondences: string[];
+            patterns: string[];
+        };
         LadderSummary: {
             /** Format: uuid */
             id: string;
             name: string;
             /** Format: int32 */
             latestVersion: number;
+            hasDraft: boolean;
+            /** Format: int32 */
+            groups: number;
+        };
+        LadderTrial: {
+            steps: components["schemas"]["LadderStep"][];
         };
         LadderView: {
             /** Format: uuid */
             id: string;
             name: string;
+            approach: string;
             /** Format: int32 */
             version: number;
             /** Format: int32 */
             words: number;
             rungs: components["schemas"]["RungView"][];
-            groups: components["schemas"]["GroupPlace"][];
+            free: string[];
+            draft: null | components["schemas"]["DraftState"];
+            problems: components["schemas"]["Reason"][];
         };
         Lesson: {
             /** Format: int32 */
@@ -338,8 +850,89 @@ export interface components {
             expectedRung: null | string;
             canUndo: boolean;
         };
+        Lettering: {
+            oneStorey: boolean;
+            lines: string[];
+        };
+        /** @enum {unknown} */
+        MadeUpWords: "in-lessons" | "only-in-checks" | "never";
+        /** @enum {unknown} */
+        MarkShape: "round" | "square" | "slanted";
+        /** @enum {unknown} */
+        MarkStyle: "trays" | "cuts" | "papers";
+        MatCell: {
+            notation: string;
+            grapheme: string;
+            sounds: string;
+            keyWord: string;
+        };
+        MatStage: {
+            stage: string;
+            cells: components["schemas"]["MatCell"][];
+        };
+        MatView: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            stages: components["schemas"]["MatStage"][];
+            new: string[];
+            tricky: string[];
+            newTricky: string[];
+            /** Format: int32 */
+            wordCount: number;
+            words: components["schemas"]["MatWords"][];
+        };
+        MatWords: {
+            shape: string;
+            words: string[];
+        };
+        MoveGroupRequest: {
+            /** Format: uuid */
+            ladderId: string;
+            /** Format: int32 */
+            version: number;
+        };
+        MoveView: {
+            rungId: string;
+            label: string;
+            after: null | string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int64 */
+            reading: number;
+            fixes: components["schemas"]["Reason"][];
+            sooner: string[];
+        };
+        NewLadder: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            from: string;
+        };
+        NoteView: {
+            subject: string;
+            keyWord: string;
+            phrase: string;
+            mouthCue: string;
+            formation: string;
+        };
         /** @enum {unknown} */
         PartKind: "revisit" | "teach" | "practise" | "apply";
+        PlacesView: {
+            places: components["schemas"]["PlaceView"][];
+            best: null | components["schemas"]["MoveView"];
+        };
+        PlaceView: {
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            warnings: number;
+            /** Format: int64 */
+            reading: number;
+        };
         PositionFacts: {
             /** Format: int32 */
             start: number;
@@ -359,17 +952,51 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        PublishRequest: {
+            name: string;
+            groups: string[];
+        };
+        QuietDayView: {
+            /** Format: date */
+            date: string;
+            kind: string;
+        };
         Reason: {
             code: string;
             arguments: string[];
         };
+        Release: {
+            /** Format: int32 */
+            iDo: number;
+            /** Format: int32 */
+            weDo: number;
+            /** Format: int32 */
+            youDo: number;
+        };
+        Renaming: {
+            name: string;
+        };
         /** @enum {unknown} */
         ResponseMode: "say-together" | "one-child" | "show-on-boards" | "hold-up-or-stay-still" | "listen";
+        RestoreRequest: {
+            /** Format: int32 */
+            version: number;
+        };
         /** @enum {unknown} */
         Role: "lead" | "teacher";
+        RungDocument: {
+            id: string;
+            stage: string;
+            correspondences: string[];
+            patterns: string[];
+            tricky: string[];
+            reason?: null | string;
+            kind?: null | string;
+        };
         RungView: {
             id: string;
             label: string;
+            kind: string;
             stage: string;
             correspondences: components["schemas"]["CorrespondenceView"][];
             patterns: string[];
@@ -386,6 +1013,10 @@ export interface components {
             reason: null | string;
             warnings: components["schemas"]["Reason"][];
         };
+        RungWarning: {
+            rungId: string;
+            warning: components["schemas"]["Reason"];
+        };
         RungWord: {
             word: string;
             graphemes: string;
@@ -393,7 +1024,19 @@ export interface components {
             marks: number[];
             /** Format: int32 */
             taps: number;
+            shape: string;
+            position: string;
             knownAtFive: boolean;
+        };
+        SampleWord: {
+            word: string;
+            graphemes: string;
+            phonemes: string;
+            marks: number[];
+            /** Format: int32 */
+            taps: number;
+            /** Format: int32 */
+            sounds: number;
         };
         SentenceWord: {
             text: string;
@@ -417,6 +1060,96 @@ export interface components {
         SignInRequest: {
             email: string;
             password: string;
+        };
+        /** @enum {unknown} */
+        SoundLabels: "ipa" | "plain";
+        SoundMarks: {
+            style: components["schemas"]["MarkStyle"];
+            shape: components["schemas"]["MarkShape"];
+            /** Format: int32 */
+            weight: number;
+        };
+        SoundView: {
+            symbol: string;
+            label: string;
+            keyWord: string;
+        };
+        StyleRequest: {
+            accent: string;
+            style: components["schemas"]["HouseStyle"];
+        };
+        StyleView: {
+            accent: string;
+            style: components["schemas"]["HouseStyle"];
+            accents: string[];
+            usualSwitches: string[];
+            sample: components["schemas"]["SampleWord"][];
+            sounds: components["schemas"]["SoundView"][];
+        };
+        TermView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+        };
+        TrialRung: {
+            id: string;
+            /** Format: int32 */
+            newWords: number;
+            /** Format: int32 */
+            readable: number;
+            /** Format: double */
+            textShare: number;
+            warnings: components["schemas"]["Reason"][];
+        };
+        TrialView: {
+            rungs: components["schemas"]["TrialRung"][];
+            gained: components["schemas"]["WordMoves"];
+            lost: components["schemas"]["WordMoves"];
+            earlier: components["schemas"]["WordMoves"];
+            later: components["schemas"]["WordMoves"];
+            lessons: components["schemas"]["BrokenLesson"][];
+        };
+        TrickyView: {
+            word: string;
+            rungId: null | string;
+            /** Format: int32 */
+            rung: null | number;
+            /** Format: int32 */
+            readable: null | number;
+            readableRungId: null | string;
+            part: string[];
+        };
+        /** @enum {unknown} */
+        TrickyWay: "tricky-part" | "boxes" | "by-heart";
+        TrickyWordsView: {
+            placed: components["schemas"]["TrickyView"][];
+            suggested: components["schemas"]["TrickyView"][];
+            never: string[];
+        };
+        VersionView: {
+            /** Format: int32 */
+            version: number;
+            name: string;
+            /** Format: date-time */
+            publishedAt: string;
+            by: null | string;
+            groups: string[];
+        };
+        WordMove: {
+            word: string;
+            /** Format: int32 */
+            before: null | number;
+            /** Format: int32 */
+            after: null | number;
+        };
+        WordMoves: {
+            /** Format: int32 */
+            count: number;
+            examples: components["schemas"]["WordMove"][];
         };
     };
     responses: never;
@@ -583,6 +1316,75 @@ export interface operations {
             };
         };
     };
+    makeLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLadder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSummary"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    renameLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Renaming"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     getLadder: {
         parameters: {
             query?: never;
@@ -650,6 +1452,336 @@ export interface operations {
             };
         };
     };
+    getTrickyWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrickyWordsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    moveGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveGroupRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderDatesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDraftDates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderDatesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getStyle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveStyle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StyleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     listGroups: {
         parameters: {
             query?: never;
@@ -668,6 +1800,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GroupView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getMat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MatView"];
                 };
             };
             /** @description Bad Request */
@@ -812,6 +1977,479 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDraftRungWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                rungId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RungWord"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPlaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                rungId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDraftTrickyWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrickyWordsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSuggestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoveView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeDraft: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderTrial"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    undoDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    redoDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RestoreRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    publishDraft: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PublishRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDifference: {
+        parameters: {
+            query?: {
+                to?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reason"][];
                 };
             };
             /** @description Bad Request */

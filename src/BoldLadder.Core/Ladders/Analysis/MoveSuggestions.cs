@@ -42,7 +42,8 @@ public static class MoveSuggestions
         return [.. warned.Concat(worked).OrderByDescending(m => m.Fixes.Length).ThenByDescending(m => m.Reading).DistinctBy(m => m.RungId).Take(count)];
     }
 
-    private static MoveSuggestion? Best(Ladder ladder, int rung, ImmutableArray<PlaceAnswer> answers, WordIndex index)
+    /// <summary>The best of the answers for a rung; null where it stands best where it is.</summary>
+    public static MoveSuggestion? Best(Ladder ladder, int rung, ImmutableArray<PlaceAnswer> answers, WordIndex index)
     {
         var here = answers.Single(a => a.To == rung);
         var best = answers.Where(a => IsBetter(a, here)).OrderBy(a => a.Warnings.Length).ThenByDescending(a => a.Reading).ThenBy(a => Math.Abs(a.To - rung)).FirstOrDefault();

@@ -1,0 +1,167 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Style;
+
+/// <summary>How a sound is shown. Source: docs/handbook.md, section 4 (Sound).</summary>
+public enum SoundLabels
+{
+    /// <summary>/eɪ/.</summary>
+    Ipa,
+
+    /// <summary>ai as in rain.</summary>
+    Plain,
+}
+
+/// <summary>How the graphemes of a word are marked. All draw the same data.</summary>
+public enum MarkStyle
+{
+    /// <summary>A tray under each grapheme.</summary>
+    Trays,
+
+    /// <summary>A cut between graphemes.</summary>
+    Cuts,
+
+    /// <summary>Graphemes on paper of two greys by turns.</summary>
+    Papers,
+}
+
+public enum MarkShape
+{
+    Round,
+    Square,
+    Slanted,
+}
+
+public enum MadeUpWords
+{
+    InLessons,
+    OnlyInChecks,
+    Never,
+}
+
+public enum Counting
+{
+    Taps,
+    Sounds,
+}
+
+/// <summary>What is said and done about words that can't be decoded.</summary>
+public enum TrickyWay
+{
+    /// <summary>Decode what is regular, point at the tricky part.</summary>
+    TrickyPart,
+
+    /// <summary>Sounds in boxes, one box marked as the odd one.</summary>
+    Boxes,
+
+    /// <summary>Say, spell by letter names, write.</summary>
+    ByHeart,
+}
+
+public enum Blending
+{
+    SoundBySound,
+    Continuous,
+    Cumulative,
+    AdjacentFirst,
+}
+
+/// <param name="Weight">1, thin, to 4, heavy.</param>
+public sealed record SoundMarks(MarkStyle Style, MarkShape Shape, int Weight);
+
+/// <summary>How many items each step of the release takes; all zero is all together.</summary>
+public sealed record Release(int IDo, int WeDo, int YouDo);
+
+/// <summary>A vowel with what follows it, taught as one piece over true correspondences. Source: docs/handbook.md, section 4 (Chunk).</summary>
+/// <param name="Correspondences">Reference notations, in word order: ŋk after a is <c>a=æ n=ŋ k=k</c>.</param>
+public sealed record Chunk(string Text, IReadOnlyList<string> Correspondences);
+
+/// <param name="OneStorey">True for a and g as children write them.</param>
+/// <param name="Lines">The school's names of the writing lines, top first; may be empty.</param>
+public sealed record Lettering(bool OneStorey, IReadOnlyList<string> Lines);
+
+/// <summary>
+/// Our school's way: what a school calls things, how it shows them and what it lets in. Every field is a choice; none is hard-wired
+/// elsewhere. Format 1. Source: docs/handbook.md, section 5.
+/// </summary>
+/// <param name="Labels">The school's own words, by the code of what they name: revisit, teach, practise, apply, tricky, double.</param>
+/// <param name="Switches">Accent switches by id; null for the profile's usual ones.</param>
+/// <param name="Leniencies">Ids of what counts as readable though it was not taught to the letter.</param>
+public sealed record HouseStyle(
+    int Format, IReadOnlyDictionary<string, string> Labels, SoundLabels SoundLabels, SoundMarks Marks, IReadOnlyList<string>? Switches,
+    IReadOnlyList<Chunk> Chunks, IReadOnlyList<string> Leniencies, MadeUpWords MadeUpWords, Release Release, Counting Counting,
+    TrickyWay TrickyWay, Blending Blending, Lettering Lettering)
+{
+    public const int CurrentFormat = 1;
+    private const int LongestLabel = 30;
+    private const int MostChunks = 60;
+
+    /// <summary>What a school can rename.</summary>
+    public static ImmutableArray<string> Renameable { get; } = ["revisit", "teach", "practise", "apply", "tricky", "double"];
+
+    public static HouseStyle Usual { get; } = new(CurrentFormat, new Dictionary<string, string>(), SoundLabels.Ipa, new SoundMarks(MarkStyle.Trays, MarkShape.Round, 2), null, [],
+        LeniencyRules.Ids(Ladders.Leniencies.All), MadeUpWords.InLessons, new Release(1, 2, 3), Counting.Taps, TrickyWay.TrickyPart, Blending.SoundBySound, new Lettering(true, []));
+
+    private static readonly JsonSerializerOptions Json = new()
+    {
+        PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) },
+    };
+
+    /// <summary>The leniencies that the ids name.</summary>
+    [JsonIgnore]
+    public Leniencies Lenient => LeniencyRules.Parse(Leniencies);
+
+    /// <summary>The accent with the school's switches.</summary>
+    public Accent On(Accent profile) => Switches is null ? profile : profile with { Switches = AccentSwitchIds.Parse(Switches) };
+
+    public static string Write(HouseStyle style) => JsonSerializer.Serialize(style, Json);
+
+    /// <exception cref="FormatException">Not a house style of a known format.</exception>
+    public static HouseStyle Read(string json) => JsonSerializer.Deserialize<HouseStyle>(json, Json) is { Format: CurrentFormat } style
+        ? style : throw new FormatException($"This house style is not of format {CurrentFormat}.");
+
+    /// <summary>The style when it can be used.</summary>
+    /// <exception cref="FormatException">What is wrong, and what to do.</exception>
+    public HouseStyle Checked()
+    {
+        if (Format != CurrentFormat) throw new FormatException($"This house style is not of format {CurrentFormat}.");
+        if (Labels.Keys.FirstOrDefault(k => !Renameable.Contains(k)) is { } unknown) throw new FormatException($"\"{unknown}\" can't be renamed. You can rename: {string.Join(", ", Renameable)}.");
+        if (Labels.FirstOrDefault(l => !IsName(l.Value)) is { Key: not null } label) throw new FormatException($"The word for {label.Key} needs 1 to {LongestLabel} letters.");
+        if (Marks.Weight is < 1 or > 4) throw new FormatException("The weight of sound marks goes from 1 to 4.");
+        if (Release.IDo is < 0 or > 9 || Release.WeDo is < 0 or > 9 || Release.YouDo is < 0 or > 9) throw new FormatException("Each step of the release takes 0 to 9 items.");
+        if (Lettering.Lines.Count > 6 || Lettering.Lines.Any(l => !IsName(l))) throw new FormatException($"Name up to six writing lines, each with 1 to {LongestLabel} letters.");
+        if (Chunks.Count > MostChunks) throw new FormatException($"Keep to {MostChunks} chunks.");
+        foreach (var chunk in Chunks)
+        {
+            var parts = chunk.Correspondences.Select(Correspondence.Parse).ToList();
+            if (parts.Count < 2 || !parts[0].IsVowel || string.Concat(parts.Select(p => p.Grapheme.Text)) != chunk.Text)
+            {
+                throw new FormatException($"The chunk \"{chunk.Text}\" must be a vowel with what follows it, spelled by its correspondences in order.");
+            }
+        }
+        LeniencyRules.Parse(Leniencies);
+        if (Switches is not null) AccentSwitchIds.Parse(Switches);
+        return this;
+    }
+
+    private static bool IsName(string text) => text is { Length: > 0 and <= LongestLabel } && text == text.Trim() && !text.Any(char.IsControl);
+}
+
+/// <summary>The ids of accent switches as settings write them: bath-as-trap.</summary>
+public static class AccentSwitchIds
+{
+    private static readonly Dictionary<string, AccentSwitches> ById = Enum.GetValues<AccentSwitches>().Where(s => int.IsPow2((int)s))
+        .ToDictionary(s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.ToString()));
+
+    public static IReadOnlyList<string> Of(AccentSwitches switches) => [.. ById.Where(s => switches.HasFlag(s.Value)).Select(s => s.Key)];
+
+    /// <exception cref="FormatException">There is no switch with one of these ids; the message lists them.</exception>
+    public static AccentSwitches Parse(IEnumerable<string> ids) => ids.Aggregate(AccentSwitches.None, (all, id) => ById.TryGetValue(id, out var found)
+        ? all | found : throw new FormatException($"\"{id}\" is not an accent switch. Use some of: {string.Join(", ", ById.Keys)}."));
+}
