@@ -104,6 +104,9 @@ public sealed class Group : ISchoolOwned
 
     /// <summary>Length of its lessons: 15, 20, 25 or 30 minutes.</summary>
     public required int LessonMinutes { get; set; }
+
+    /// <summary>The weekdays on which it has lessons, 1 for Monday; null for the school's: a catch-up group may go at its own pace.</summary>
+    public int[]? LessonDays { get; set; }
 }
 
 /// <summary>A group given to a teacher.</summary>

@@ -84,6 +84,19 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_group_with_lesson_days_of_its_own_goes_at_its_own_pace()
+    {
+        var calendar = await Calendar();
+        var both = await lead.Get<LadderDatesView>(Path($"/ladders/{school.Ladder}/versions/1/dates"));
+        await TestClient.Read<CalendarView>(await Save(calendar with { Groups = [.. calendar.Groups.Select(g => g.Name == "Otters" ? g with { LessonDays = [2, 4], LessonMinutes = 15 } : g)] }));
+        var dates = (await Otters()).Planned.Values.Order().Take(3).ToList();
+        Assert.Equal([TestSchool.Today, TestSchool.Today.AddDays(2), TestSchool.Today.AddDays(7)], dates);
+        Assert.Equal(both.Groups.Single(g => g.Name == "Kestrels").Planned, (await lead.Get<LadderDatesView>(Path($"/ladders/{school.Ladder}/versions/1/dates"))).Groups.Single(g => g.Name == "Kestrels").Planned);
+        await TestClient.Problem(await lead.Send(HttpMethod.Put, lead.Lesson(school.Otters, TestSchool.Today.AddDays(1))), HttpStatusCode.UnprocessableEntity);
+        Assert.True((await lead.Open(school.Otters, TestSchool.Today.AddDays(2))).Minutes <= 15);
+    }
+
+    [Fact]
     public async Task A_calendar_that_can_not_be_is_refused_with_what_to_do()
     {
         var calendar = await Calendar();
@@ -95,6 +108,7 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
             ("terms-overlap", calendar with { Terms = [term, term with { Id = Guid.NewGuid(), Name = "Again" }] }),
             ("bad-rhythm", calendar with { CheckWeeks = 21 }), ("bad-name", calendar with { Terms = [term with { Name = "" }] }),
             ("unknown-teaching", calendar with { Checkpoints = [new CheckpointView(Guid.NewGuid(), "x", TestSchool.Today, "sh=zz")] }),
+            ("no-lesson-day", calendar with { Groups = [calendar.Groups[0] with { LessonDays = [] }] }), ("bad-length", calendar with { Groups = [calendar.Groups[0] with { LessonMinutes = 17 }] }),
             ("id-missing", calendar with { Checkpoints = [new CheckpointView(Guid.Empty, "x", TestSchool.Today, "letters")] }),
         })
         {

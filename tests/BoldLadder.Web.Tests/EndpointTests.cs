@@ -156,7 +156,7 @@ public sealed class EndpointTests : IAsyncLifetime
         : target.Path.EndsWith("/name", StringComparison.Ordinal) ? new { name = "New" }
         : target.Path.EndsWith("/ladders", StringComparison.Ordinal) ? new { id = Guid.NewGuid(), name = "New", from = "blank" }
         : target.Path.EndsWith("/ladder", StringComparison.Ordinal) ? new { ladderId = Guid.NewGuid(), version = 1 }
-        : target.Path.EndsWith("/calendar", StringComparison.Ordinal) ? new { terms = Array.Empty<object>(), closed = Array.Empty<DateOnly>(), lessonDays = new[] { 1 }, reviewWeeks = 1, checkWeeks = 6, recapWeeks = 2, checkpoints = Array.Empty<object>() }
+        : target.Path.EndsWith("/calendar", StringComparison.Ordinal) ? new { terms = Array.Empty<object>(), closed = Array.Empty<DateOnly>(), lessonDays = new[] { 1 }, reviewWeeks = 1, checkWeeks = 6, recapWeeks = 2, checkpoints = Array.Empty<object>(), groups = Array.Empty<object>() }
         : target.Path.EndsWith("/style", StringComparison.Ordinal) ? new { accent = "southern-british", style = HouseStyle.Usual }
         : target.Path.EndsWith("/notes", StringComparison.Ordinal) ? new { subject = "sh=ʃ", keyWord = "", phrase = "", mouthCue = "", formation = "" }
         : new { email = "lead@test.example", password = "x" };

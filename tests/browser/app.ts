@@ -3,12 +3,12 @@ import { readFileSync } from 'node:fs';
 
 export { expect };
 
-type Who = 'lead' | 'otters' | 'others';
+type Who = 'lead' | 'otters' | 'others' | 'deputy';
 
 /** The demo school's accounts, as they were printed when it was loaded. */
 function account(who: Who): { email: string; password: string } {
   const rows = readFileSync(process.env['BOLD_ACCOUNTS'] ?? '.run/demo-accounts.tsv', 'utf8').split('\n');
-  const [, email = '', password = ''] = (rows[['lead', 'otters', 'others'].indexOf(who)] ?? '').split('\t');
+  const [, email = '', password = ''] = (rows[['lead', 'otters', 'others', 'deputy'].indexOf(who)] ?? '').split('\t');
   return { email, password };
 }
 

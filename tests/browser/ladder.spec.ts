@@ -7,12 +7,12 @@ test('the ladder shows its rungs, a chosen rung its words with their graphemes',
   expect(await page.locator('.rung').count()).toBeGreaterThan(100);
   await expect(page.getByText('Otters next')).toBeVisible();
   await expect(page.getByText('No rung has a warning.')).toBeVisible();
-  const shares = await page.locator('.rung-curve').allTextContents();
+  const shares = await page.locator('.row-rung .rung-share').allTextContents();
   const numbers = shares.map((s) => Number(/(\d+)%/.exec(s)![1]));
   expect(numbers).toEqual([...numbers].sort((a, b) => a - b));
   expect(numbers.at(-1)).toBeGreaterThan(80);
 
-  await page.locator('.rung', { has: page.getByText('sh', { exact: true }) }).click();
+  await page.getByRole('button', { name: /^Rung \d+, sh,/ }).click();
   const panel = page.locator('.rung-panel');
   await expect(panel.getByRole('heading', { name: /^Rung \d+: sh$/ })).toBeVisible();
   await expect(panel.getByRole('row', { name: /sh says/ })).toContainText('%');
@@ -24,6 +24,15 @@ test('the ladder shows its rungs, a chosen rung its words with their graphemes',
   await panel.getByLabel(/Known at five only/).uncheck();
   await panel.getByRole('searchbox').fill('fi');
   await expect(panel.locator('.rung-words li')).toHaveCount(1);
+  await panel.getByRole('searchbox').fill('');
+  await panel.getByLabel('Word pattern').selectOption('CVC');
+  await expect(panel.locator('.rung-words li', { hasText: 'shop' })).toHaveCount(1);
+  await expect(panel.locator('.rung-words li', { hasText: 'ash' }).filter({ hasNotText: /[a-z]ash/ })).toHaveCount(0);
+  await panel.getByLabel('Word pattern').selectOption('');
+  await panel.getByLabel('Where in the word').selectOption('end');
+  await expect(panel.locator('.rung-words li', { hasText: 'fish' }).first()).toBeVisible();
+  await expect(panel.locator('.rung-words li', { hasText: 'shop' })).toHaveCount(0);
+  await panel.getByLabel('Where in the word').selectOption('');
   await panel.getByRole('searchbox').fill('zzz');
   await expect(panel).toContainText('None of these words');
 });

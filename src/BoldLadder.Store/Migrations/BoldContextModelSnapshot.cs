@@ -89,6 +89,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("integer")
                         .HasColumnName("ladder_version");
 
+                    b.PrimitiveCollection<int[]>("LessonDays")
+                        .HasColumnType("integer[]")
+                        .HasColumnName("lesson_days");
+
                     b.Property<int>("LessonMinutes")
                         .HasColumnType("integer")
                         .HasColumnName("lesson_minutes");

@@ -17,11 +17,14 @@ public sealed record TermView(Guid Id, string Name, DateOnly First, DateOnly Las
 /// <param name="What">A correspondence's notation, a pattern's id or a stage, which must be taught by the date.</param>
 public sealed record CheckpointView(Guid Id, string Name, DateOnly Date, string What);
 
+/// <summary>A group's pace: how long its lessons are, and on which weekdays; null for the school's.</summary>
+public sealed record GroupPace(Guid GroupId, string Name, int LessonMinutes, IReadOnlyList<int>? LessonDays);
+
 /// <summary>The school's calendar as it is set.</summary>
 /// <param name="LessonDays">Weekdays with lessons, 1 for Monday.</param>
 public sealed record CalendarView(
     IReadOnlyList<TermView> Terms, IReadOnlyList<DateOnly> Closed, IReadOnlyList<int> LessonDays, int ReviewWeeks, int CheckWeeks, int RecapWeeks,
-    IReadOnlyList<CheckpointView> Checkpoints);
+    IReadOnlyList<CheckpointView> Checkpoints, IReadOnlyList<GroupPace> Groups);
 
 /// <summary>A ladder laid on the calendar, group by group.</summary>
 public sealed record LadderDatesView(DateOnly Today, IReadOnlyList<GroupDates> Groups);
@@ -62,16 +65,16 @@ public static class CalendarEndpoints
         await scope.Store.Terms.OrderBy(t => t.First).Select(t => new TermView(t.Id, t.Name, t.First, t.Last)).ToListAsync(),
         await scope.Store.ClosedDays.OrderBy(d => d.Date).Select(d => d.Date).ToListAsync(),
         scope.School.LessonDays, scope.School.ReviewWeeks, scope.School.CheckWeeks, scope.School.RecapWeeks,
-        await scope.Store.Checkpoints.OrderBy(c => c.Date).Select(c => new CheckpointView(c.Id, c.Name, c.Date, c.What)).ToListAsync());
+        await scope.Store.Checkpoints.OrderBy(c => c.Date).Select(c => new CheckpointView(c.Id, c.Name, c.Date, c.What)).ToListAsync(),
+        await scope.Groups.OrderBy(g => g.Name).Select(g => new GroupPace(g.Id, g.Name, g.LessonMinutes, g.LessonDays)).ToListAsync());
 
     private static async Task<LadderDatesView> Dates(SchoolScope scope, Guid ladderId, Ladder ladder)
     {
-        var calendar = await scope.Calendar();
         List<Checkpoint> checkpoints = [.. (await scope.Store.Checkpoints.AsNoTracking().ToListAsync()).Select(c => new Checkpoint(c.Date, c.What))];
         var views = new List<GroupDates>();
         foreach (var group in await scope.Groups.AsNoTracking().Where(g => g.LadderId == ladderId).OrderBy(g => g.Name).ToListAsync())
         {
-            var log = await TeachingLogReader.Standing(scope, group.Id);
+            var (log, calendar) = (await TeachingLogReader.Standing(scope, group.Id), await scope.Calendar(group));
             var progress = new Progress(ladder, TeachingLogReader.Facts(log));
             var fit = CalendarFit.Of(progress.Remaining, calendar, LessonMaking.FirstOpen(log, scope.Today), progress.HasBegun);
             var remaining = progress.Remaining.Select(r => r.Id).ToHashSet();
@@ -109,6 +112,11 @@ public static class CalendarEndpoints
         store.Terms.AddRange(wanted.Terms.Select(t => new Term { SchoolId = school.SchoolId, Id = t.Id, Name = t.Name.Trim(), First = t.First, Last = t.Last }));
         store.Checkpoints.AddRange(wanted.Checkpoints.Select(c => new SchoolCheckpoint { SchoolId = school.SchoolId, Id = c.Id, Name = c.Name.Trim(), Date = c.Date, What = c.What }));
         store.ClosedDays.AddRange(wanted.Closed.Distinct().Where(d => closed.TrueForAll(c => c.Date != d)).Select(d => new ClosedDay { SchoolId = school.SchoolId, Date = d }));
+        foreach (var group in await scope.Groups.ToListAsync())
+        {
+            if (wanted.Groups.FirstOrDefault(g => g.GroupId == group.Id) is not { } pace) continue;
+            (group.LessonMinutes, group.LessonDays) = (pace.LessonMinutes, pace.LessonDays is null ? null : [.. pace.LessonDays.Distinct().Order()]);
+        }
         scope.Audit("calendar-saved", school.SchoolId);
         await store.SaveChangesAsync();
         scope.Changed(school);
@@ -125,6 +133,8 @@ public static class CalendarEndpoints
         var inOrder = wanted.Terms.OrderBy(t => t.First).ToList();
         if (inOrder.Zip(inOrder.Skip(1)).FirstOrDefault(t => t.Second.First <= t.First.Last) is { First: not null } overlap) return Of("terms-overlap", $"{overlap.First.Name} and {overlap.Second.Name} overlap. Change one of their dates.");
         if (wanted.LessonDays.Count == 0 || wanted.LessonDays.Any(d => d is < 1 or > 7)) return Of("no-lesson-day", "Choose at least one weekday with lessons.");
+        if (wanted.Groups.FirstOrDefault(g => g.LessonDays is { } days && (days.Count == 0 || days.Any(d => d is < 1 or > 7))) is { } idle) return Of("no-lesson-day", $"Choose at least one weekday with lessons for {idle.Name}.");
+        if (wanted.Groups.FirstOrDefault(g => !Pace.Lengths.Contains(g.LessonMinutes)) is { } odd) return Of("bad-length", $"Lessons of {odd.Name} take {string.Join(", ", Pace.Lengths)} minutes. Choose one of these.");
         if (!HasTeachingDay(wanted)) return Of("no-teaching-day", "No teaching day is left: every day is outside the terms, closed or a weekday without lessons. Add a term, or open a day.");
         if (new[] { wanted.ReviewWeeks, wanted.CheckWeeks, wanted.RecapWeeks }.Any(w => w is < 0 or > MostWeeks)) return Of("bad-rhythm", $"Weeks between reviews, checks and of recap go from 0 to {MostWeeks}.");
         return wanted.Checkpoints.FirstOrDefault(c => !IsTeachable(c.What)) is { } unknown ? Of("unknown-teaching", $"{unknown.Name}: choose what must be taught by then.") : null;

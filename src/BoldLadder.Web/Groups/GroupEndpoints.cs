@@ -26,11 +26,11 @@ public static class GroupEndpoints
 
     private static async Task<Ok<List<GroupView>>> List(SchoolScope scope, LessonMaking making)
     {
-        var calendar = await scope.Calendar();
-        var date = calendar.OnOrAfter(scope.Today);
         var views = new List<GroupView>();
         foreach (var group in await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync())
         {
+            var calendar = await scope.Calendar(group);
+            var date = calendar.OnOrAfter(scope.Today);
             var ladder = (await scope.Ladder(group.LadderId, group.LadderVersion))!;
             var lesson = await scope.Store.Lessons.AsNoTracking().SingleOrDefaultAsync(l => l.GroupId == group.Id && l.Date == date);
             var log = await TeachingLogReader.Standing(scope, group.Id);

@@ -1,8 +1,12 @@
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Groups;
 
@@ -27,10 +31,11 @@ public static class MatEndpoints
 {
     private const int MostNew = 36;
     private const int MostOfShape = 42;
+    private const int MostShapes = 5;
 
     public static void MapMats(this IEndpointRouteBuilder school) => school.MapGet("/groups/{groupId:guid}/mats/{date}", Show).WithName("getMat");
 
-    private static async Task<Results<Ok<MatView>, ProblemHttpResult>> Show(Guid groupId, DateOnly date, SchoolScope scope, LessonMaking making, WordData words)
+    private static async Task<Results<Ok<MatView>, ProblemHttpResult>> Show(Guid groupId, DateOnly date, SchoolScope scope, LessonMaking making, LadderWork work, WordData words)
     {
         var (group, problem) = await GroupEndpoints.Find(scope, groupId);
         if (group is null) return problem!;
@@ -38,14 +43,16 @@ public static class MatEndpoints
         var rung = day.Rung is { Kind: RungKind.Lesson } news ? news : null;
         var before = day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent);
         var after = rung is null ? before : before.With(rung.Correspondences, rung.Patterns);
+        var keyWords = await scope.Store.TeachingNotes.Where(n => n.KeyWord != "").ToDictionaryAsync(n => n.Subject, n => n.KeyWord);
+        MatCell Cell(Correspondence one) => new(one.Notation, one.Grapheme.Text, one.SoundText, keyWords.GetValueOrDefault(one.Notation) ?? work.KeyWords.Of(one));
         var cells = after.Correspondences.ToHashSet();
         var stages = day.Ladder.Rungs.GroupBy(r => r.Stage).Select(s => new MatStage(s.Key, [.. s.SelectMany(r => r.Correspondences).Where(cells.Remove).Select(Cell)])).Where(s => s.Cells.Count > 0).ToList();
         if (cells.Count > 0) stages.Add(new MatStage("", [.. cells.Select(Cell)]));
-        var usable = words.Lexicon.ForLessons.Where(w => w.IsKnown && after.CanRead(w)).ToList();
+        var usable = words.Lexicon.ForLessons.Where(w => w.IsKnown && !w.Flags.HasFlag(WordFlags.Name) && after.CanRead(w)).ToList();
         var own = rung is null ? [] : usable.Where(w => Usable.Shows(rung, w)).ToList();
         var lists = new List<MatWords>();
         if (own.Count > 0) lists.Add(new MatWords("new", [.. own.Take(MostNew).Select(w => w.Spelling)]));
-        lists.AddRange(usable.Except(own).GroupBy(w => w.Segmentation.Shape).OrderBy(s => s.Key.Length).ThenByDescending(s => s.Count()).Take(5)
+        lists.AddRange(usable.Except(own).GroupBy(w => w.Segmentation.Shape).OrderByDescending(s => s.Count()).Take(MostShapes).OrderBy(s => s.Key.Length).ThenBy(s => s.Key, StringComparer.Ordinal)
             .Select(s => new MatWords(s.Key, [.. s.Take(MostOfShape).Select(w => w.Spelling).Order(StringComparer.Ordinal)])));
         IReadOnlyList<string> newTricky = rung is null ? [] : [.. rung.Tricky];
         return TypedResults.Ok(new MatView(group.Name, date, day.Rung is null ? "" : LessonMaking.LabelOf(day.Rung), stages,
@@ -53,5 +60,4 @@ public static class MatEndpoints
             [.. day.Progress.TrickyBefore(day.Ahead).Except(newTricky)], newTricky, usable.Count, lists));
     }
 
-    private static MatCell Cell(Core.Spelling.Correspondence one) => new(one.Notation, one.Grapheme.Text, one.SoundText, one.Sounds[0].KeyWord);
 }

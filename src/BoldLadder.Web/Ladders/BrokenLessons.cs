@@ -18,10 +18,9 @@ public static class BrokenLessons
         var lessons = (await scope.Store.Lessons.AsNoTracking().Where(l => ids.Contains(l.GroupId) && l.Status == LessonStatus.Planned && l.Date >= scope.Today).ToListAsync()).ToLookup(l => l.GroupId);
         var broken = new List<BrokenLesson>();
         if (lessons.Count == 0) return broken;
-        var calendar = await scope.Calendar();
         foreach (var group in groups.Where(g => lessons.Contains(g.Id)))
         {
-            var log = await TeachingLogReader.Standing(scope, group.Id);
+            var (log, calendar) = (await TeachingLogReader.Standing(scope, group.Id), await scope.Calendar(group));
             foreach (var lesson in lessons[group.Id].OrderBy(l => l.Date))
             {
                 var day = making.Day(group, lesson.Date, ladder, calendar, log);

@@ -84,7 +84,8 @@ public static class DraftEndpoints
         if (await Draft(scope, ladderId) is not { } draft) return NoDraft();
         var at = draft.Document.IndexOf(rungId);
         if (at < 0) return Problem.NotFound("unknown-rung", "This rung is not on the ladder. Choose one from the ladder.");
-        var answers = PlaceAnswers.Of(draft.Document, at, work.Index);
+        // One core is left to answer a drag that has begun.
+        var answers = PlaceAnswers.Of(draft.Document, at, work.Index, sideBySide: Math.Max(1, Environment.ProcessorCount - 1));
         var best = MoveSuggestions.Best(draft.Document, at, answers, work.Index);
         return TypedResults.Ok(new PlacesView([.. answers.Select(a => new PlaceView(a.To, a.Warnings.Length, a.Reading - answers[at].Reading))], best is null ? null : View(draft.Document, best)));
     }

@@ -1,5 +1,6 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Derived;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
@@ -21,12 +22,18 @@ public static class LadderEndpoints
             .Select(l => new LadderSummary(l.Id, l.Name, scope.Store.LadderVersions.Where(v => v.LadderId == l.Id).Max(v => (int?)v.Version) ?? 0,
                 scope.Store.LadderDrafts.Any(d => d.LadderId == l.Id), scope.Store.Groups.Count(g => g.LadderId == l.Id)))
             .ToListAsync())).WithName("listLadders");
+        school.MapGet("/teachables", () => TypedResults.Ok(Teachables)).WithName("listTeachables");
         school.MapPost("/ladders", Make).WithName("makeLadder");
         school.MapPost("/ladders/{ladderId:guid}/name", Rename).WithName("renameLadder");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}", Show).WithName("getLadder");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/rungs/{rungId}/words", ShowWords).WithName("getRungWords");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/tricky-words", ShowTricky).WithName("getTrickyWords");
     }
+
+    /// <summary>What a rung can teach: the regular correspondences and the patterns.</summary>
+    private static readonly TeachablesView Teachables = new(
+        [.. Correspondence.All.Where(c => c.IsRegular && !c.IsBath).Select(c => new TeachableView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord))],
+        [.. Enum.GetValues<Patterns>().Where(p => int.IsPow2((int)p)).Select(p => p.Id())]);
 
     public static ProblemHttpResult UnknownLadder() => Problem.NotFound("unknown-ladder", "There is no such ladder or version. Go back to the list of ladders.");
 
@@ -79,7 +86,7 @@ public static class LadderEndpoints
         if (request.Id == Guid.Empty) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "id-missing", "Give the new ladder an id of its own. Reload the page and try again.");
         Ladder? start = null;
         if (words.Ladders.TryGetValue(request.From, out var shipped)) start = AccentFit.Of(shipped, work.Index);
-        else if (request.From == Blank) start = new Ladder(Blank, "own", Core.Spelling.Patterns.Capitals | Core.Spelling.Patterns.Compound | Core.Spelling.Patterns.Contraction | Core.Spelling.Patterns.ThreeSyllables, []);
+        else if (request.From == Blank) start = new Ladder(Blank, "own", Patterns.Capitals | Patterns.Compound | Patterns.Contraction | Patterns.ThreeSyllables, []);
         else if (Guid.TryParse(request.From, out var other)) start = (await scope.Store.LadderVersions.AsNoTracking().Where(v => v.LadderId == other).OrderByDescending(v => v.Version).FirstOrDefaultAsync())?.Document;
         if (start is null) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "unknown-start", $"Start from {string.Join(", ", words.Ladders.Keys)}, {Blank}, or a published ladder of your school.");
         scope.Store.Ladders.Add(new SchoolLadder { SchoolId = scope.School.SchoolId, Id = request.Id, Name = request.Name.Trim() });

@@ -104,3 +104,7 @@ public sealed record Renaming(string Name);
 public sealed record RestoreRequest(int Version);
 
 public sealed record MoveGroupRequest(Guid LadderId, int Version);
+
+public sealed record TeachablesView(IReadOnlyList<TeachableView> Correspondences, IReadOnlyList<string> Patterns);
+
+public sealed record TeachableView(string Notation, string Grapheme, string Sounds, string KeyWord);

@@ -22,7 +22,7 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
     public async Task<GroupDay> Day(Group group, DateOnly date)
     {
         var ladder = (await scope.Ladder(group.LadderId, group.LadderVersion))!;
-        return Day(group, date, ladder, await scope.Calendar(), await TeachingLogReader.Standing(scope, group.Id));
+        return Day(group, date, ladder, await scope.Calendar(group), await TeachingLogReader.Standing(scope, group.Id));
     }
 
     /// <summary>The day as it would be on a ladder: the group's own, or a draft of it.</summary>

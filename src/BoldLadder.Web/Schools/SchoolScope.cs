@@ -51,10 +51,11 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
         ? store.Groups
         : store.Groups.Where(g => store.GroupTeachers.Any(t => t.GroupId == g.Id && t.UserId == UserId));
 
-    public async Task<SchoolCalendar> Calendar() => new(
+    /// <summary>The school's calendar, or that of a group with lesson days of its own.</summary>
+    public async Task<SchoolCalendar> Calendar(Group? group = null) => new(
         (await store.Terms.AsNoTracking().ToListAsync()).Select(t => (t.First, t.Last)),
         await store.ClosedDays.Select(d => d.Date).ToListAsync(),
-        School.LessonDays.Select(d => (DayOfWeek)(d % 7)), Rhythm);
+        (group?.LessonDays ?? School.LessonDays).Select(d => (DayOfWeek)(d % 7)), Rhythm);
 
     public async Task<Ladder?> Ladder(Guid ladderId, int version) =>
         (await store.LadderVersions.AsNoTracking().SingleOrDefaultAsync(v => v.LadderId == ladderId && v.Version == version))?.Document;

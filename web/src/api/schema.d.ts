@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/teachables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listTeachables"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/ladders/{ladderId}/name": {
         parameters: {
             query?: never;
@@ -539,6 +555,7 @@ export interface components {
             /** Format: int32 */
             recapWeeks: number;
             checkpoints: components["schemas"]["CheckpointView"][];
+            groups: components["schemas"]["GroupPace"][];
         };
         ChangeView: {
             /** Format: int32 */
@@ -615,6 +632,14 @@ export interface components {
             /** Format: date */
             lastDay: null | string;
             warnings: components["schemas"]["RungWarning"][];
+        };
+        GroupPace: {
+            /** Format: uuid */
+            groupId: string;
+            name: string;
+            /** Format: int32 */
+            lessonMinutes: number;
+            lessonDays: null | number[];
         };
         GroupView: {
             /** Format: uuid */
@@ -1086,6 +1111,16 @@ export interface components {
             sample: components["schemas"]["SampleWord"][];
             sounds: components["schemas"]["SoundView"][];
         };
+        TeachablesView: {
+            correspondences: components["schemas"]["TeachableView"][];
+            patterns: string[];
+        };
+        TeachableView: {
+            notation: string;
+            grapheme: string;
+            sounds: string;
+            keyWord: string;
+        };
         TermView: {
             /** Format: uuid */
             id: string;
@@ -1338,6 +1373,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderSummary"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listTeachables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeachablesView"];
                 };
             };
             /** @description Bad Request */

@@ -60,6 +60,7 @@ function GroupCard({ group }: { group: Schemas['GroupView'] }) {
             {text('groups.open')}
           </Link>
           <span className="quiet">{group.isToday ? text('groups.today') : text('groups.next', { date: dayText(group.lessonDate) })}</span>
+          <Link to={`/groups/${group.id}/mats/${group.lessonDate}`}>{text('mat.link')}</Link>
           {group.status && <span className={`status status-${group.status}`}>{textOf('status', group.status)}</span>}
         </p>
       )}

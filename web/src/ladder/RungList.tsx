@@ -1,88 +1,145 @@
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
-import { shown } from '../words/spelling';
-import { labelText, shareText, text, textOf } from '../text/text';
+import { stageText, text } from '../text/text';
+import type { Rung } from './editing';
+import { gapsBefore } from './rail';
+import { RungRow } from './RungRow';
 
-interface Props {
-  rungs: Schemas['RungView'][];
-  groups: Schemas['GroupPlace'][];
-  chosen: number;
-  onChoose: (rung: Schemas['RungView']) => void;
+type Group = Schemas['GroupDates'];
+
+export interface Shown {
+  rungs: Rung[];
+  trial: Schemas['TrialView'] | undefined;
+  group: Group | undefined;
+  groups: Group[];
+  today: string | undefined;
+  chosen: readonly string[];
+  cut: readonly string[];
+  /** What is being dragged, and where its line is drawn. */
+  dragged: readonly string[];
+  over: { id: string; side: 'above' | 'below' } | null;
+  /** For each rung whether the chosen one would stand better or worse at its place. */
+  places: ReadonlyMap<string, 'good' | 'bad'>;
+  canEdit: boolean;
 }
 
-/** A bar is full at this many new words: what a group can use in a fortnight. */
-const FULL_BAR = 80;
+interface Props extends Shown {
+  onChoose: (id: string, how: 'one' | 'more' | 'range') => void;
+  onKey: (id: string, event: KeyboardEvent) => void;
+  onRenameStage: (first: Rung, name: string) => void;
+}
 
-/** The rungs between two rails; a rung's bar is as long as the words it unlocks. Arrow keys move from rung to rung. */
-export function RungList({ rungs, groups, chosen, onChoose }: Props) {
+/** The rungs between two rails, the calendar as the left one. Arrow keys go from rung to rung; with Alt they carry the rung along. */
+export function RungList({ rungs, trial, group, groups, today, chosen, cut, dragged, over, places, canEdit, onChoose, onKey, onRenameStage }: Props) {
   const list = useRef<HTMLOListElement>(null);
+  const last = chosen[chosen.length - 1];
   useEffect(() => {
-    list.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView({ block: 'nearest' });
-  }, [chosen]);
+    if (last) list.current?.querySelector(`[data-rung="${CSS.escape(last)}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [last, rungs]);
+  // A rung that is carried along by the keyboard keeps the focus at its new place.
+  useLayoutEffect(() => {
+    const focused = document.activeElement;
+    if (last && focused instanceof HTMLElement && focused.classList.contains('rung')) focused.scrollIntoView({ block: 'nearest' });
+  });
 
-  const move = (from: number, by: number) => {
-    const to = rungs[from + by];
-    if (!to) return;
-    onChoose(to);
-    list.current?.querySelectorAll<HTMLElement>('.rung')[from + by]?.focus();
-  };
+  const choose = useCallback((id: string, event: MouseEvent) => onChoose(id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'more' : 'one'), [onChoose]);
+  const key = useCallback((id: string, event: KeyboardEvent) => onKey(id, event), [onKey]);
+  const trials = new Map(trial?.rungs.map((r) => [r.id, r]));
+  const chosenSet = new Set(chosen);
+  const cutSet = new Set(cut);
+  const draggedSet = new Set(dragged);
+  const calendar = new Map<string, number>();
+  for (const { rungId } of group?.warnings ?? []) calendar.set(rungId, (calendar.get(rungId) ?? 0) + 1);
+  const dateOf = (rung: Rung) => group?.planned[rung.id] ?? group?.taught[rung.id];
+  const next = rungs.find((r) => group?.planned[r.id]);
 
   return (
-    <ol className="rails" ref={list} aria-label={text('ladder.rungs')}>
-      {rungs.map((rung, i) => (
-        <li key={rung.id}>
-          {rung.stage !== rungs[i - 1]?.stage && <h2 className="stage">{textOf('stage', rung.stage)}</h2>}
-          <button
-            type="button"
-            className="rung"
-            aria-pressed={i === chosen}
-            onClick={() => onChoose(rung)}
-            onKeyDown={(event) => {
-              const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-              if (by === undefined) return;
-              event.preventDefault();
-              move(i, by);
-            }}
-          >
-            <span className="rung-number">{i + 1}</span>
-            <span className={`rung-label${rung.correspondences.length > 0 ? ' literacy' : ''}`}>{labelText(rung.label)}</span>
-            <span className="rung-bar">
-              <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-                <rect width={100 * Math.sqrt(Math.min(rung.newWords, FULL_BAR) / FULL_BAR)} height="10" className="bar-fill" />
-              </svg>
-            </span>
-            <span className="rung-count">
-              +{rung.newWords} <span className="quiet">{text('ladder.readable', { count: rung.readable })}</span>
-            </span>
-            <ReadingCurve from={rungs[i - 1]?.textShare ?? 0} to={rung.textShare} />
-            <span className="rung-notes">
-              {rung.tricky.length > 0 && <span className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</span>}
-              {rung.reason && <span className="flag">{text('ladder.thin')}</span>}
-              {rung.warnings.length > 0 && <span className="flag">{text('ladder.warnings', { count: rung.warnings.length })}</span>}
-              {groups
-                .filter((g) => g.nextRungId === rung.id)
-                .map((g) => (
-                  <span key={g.groupId} className="here">
-                    {text('ladder.here', { group: g.name })}
-                  </span>
-                ))}
-            </span>
-          </button>
-        </li>
-      ))}
+    <ol className={`rails${canEdit ? ' can-edit' : ''}`} ref={list} aria-label={text('ladder.rungs')}>
+      {rungs.map((rung, i) => {
+        const date = dateOf(rung);
+        const previous = rungs
+          .slice(0, i)
+          .reverse()
+          .map(dateOf)
+          .find((d) => d !== undefined);
+        return [
+          rung.stage !== rungs[i - 1]?.stage && (
+            <li key={`stage ${rung.id}`} className="stage">
+              <StageName rung={rung} canEdit={canEdit} onRename={onRenameStage} />
+            </li>
+          ),
+          group && rung === next && today && (
+            <li key="today" className="rail-today">
+              {text('rail.today', { group: group.name })}
+            </li>
+          ),
+          group && date && previous && group.planned[rung.id] && (
+            <RailGap key={`gap ${rung.id}`} text={gapsBefore(date, previous < (today ?? '') ? today! : previous, group.quiet)} />
+          ),
+          <RungRow
+            key={rung.id}
+            rung={rung}
+            number={i + 1}
+            before={(trials.get(rungs[i - 1]?.id ?? '') ?? rungs[i - 1])?.textShare ?? 0}
+            date={date}
+            isTaught={group?.taught[rung.id] !== undefined}
+            isToday={date !== undefined && date === today}
+            groups={groups.filter((g) => g.nextRungId === rung.id).map((g) => g.name).join(', ')}
+            trial={trials.get(rung.id)}
+            warnings={(trials.get(rung.id) ?? rung).warnings.length + (calendar.get(rung.id) ?? 0)}
+            chosen={chosenSet.has(rung.id)}
+            cut={cutSet.has(rung.id)}
+            dragged={draggedSet.has(rung.id)}
+            line={over?.id === rung.id ? over.side : null}
+            place={places.get(rung.id) ?? null}
+            canEdit={canEdit}
+            onChoose={choose}
+            onKey={key}
+          />,
+        ];
+      })}
     </ol>
   );
 }
 
-/** A rung's piece of the reading curve: from the share of running text that could be read before it to the share after it. */
-function ReadingCurve({ from, to }: { from: number; to: number }) {
+function RailGap({ text: what }: { text: string }) {
+  return what === '' ? null : <li className="rail-gap quiet">{what}</li>;
+}
+
+/** The name of a stretch of rungs; where the ladder can be changed it is renamed in place. */
+function StageName({ rung, canEdit, onRename }: { rung: Rung; canEdit: boolean; onRename: (first: Rung, name: string) => void }) {
+  const [name, setName] = useState<string | null>(null);
+  if (name === null) {
+    return (
+      <h2>
+        {stageText(rung.stage)}
+        {canEdit && (
+          <button type="button" className="btn btn-link btn-sm" onClick={() => setName(stageText(rung.stage))}>
+            {text('ladder.renameStage')}
+          </button>
+        )}
+      </h2>
+    );
+  }
   return (
-    <span className="rung-curve" title={text('ladder.shareOf', { share: shareText(to) })}>
-      <svg viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true">
-        <polygon points={`0,0 ${100 * from},0 ${100 * to},40 0,40`} className="curve-area" />
-        <line x1={100 * from} y1="0" x2={100 * to} y2="40" className="curve-line" vectorEffect="non-scaling-stroke" />
-      </svg>
-      <span className="quiet">{text('ladder.share', { share: shareText(to) })}</span>
-    </span>
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '' && name.trim() !== stageText(rung.stage)) onRename(rung, name.trim());
+        setName(null);
+      }}
+    >
+      <Form.Control
+        size="sm"
+        ref={(field: HTMLInputElement | null) => field?.focus()}
+        aria-label={text('ladder.stageName')}
+        maxLength={80}
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        onBlur={() => setName(null)}
+        onKeyDown={(e) => e.key === 'Escape' && setName(null)}
+      />
+    </form>
   );
 }

@@ -1,78 +1,52 @@
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Form } from 'react-bootstrap';
-import { answered, client, type Schemas } from '../api/client';
-import { useSchool } from '../session/session';
-import { ErrorNote } from '../shell/ErrorNote';
-import { Loading } from '../shell/Loading';
-import { labelText, shareText, text, warningText } from '../text/text';
-import { MarkedWord } from '../words/MarkedWord';
+import type { Schemas } from '../api/client';
+import { labelText, shareText, soundText, text, textOf, warningText } from '../text/text';
 import { shown } from '../words/spelling';
+import type { Rung } from './editing';
+import { RungNotes } from './RungNotes';
+import { RungWords } from './RungWords';
+import type { Ladder } from './useLadder';
 
-/** A rung's words with their segmentation, easiest first. */
-export function RungPanel({ ladder, rung, number }: { ladder: Schemas['LadderView']; rung: Schemas['RungView']; number: number }) {
-  const { school } = useSchool();
-  const [find, setFind] = useState('');
-  const words = useQuery({
-    queryKey: ['rung-words', school.id, ladder.id, ladder.version, rung.id],
-    queryFn: () =>
-      answered(
-        client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/rungs/{rungId}/words', {
-          params: { path: { schoolId: school.id, ladderId: ladder.id, version: ladder.version, rungId: rung.id } },
-        }),
-      ),
-    staleTime: Infinity,
-  });
-  const [knownOnly, setKnownOnly] = useState(false);
-  const matching = words.data?.filter((w) => w.word.includes(find.trim().toLowerCase()) && (w.knownAtFive || !knownOnly)) ?? [];
+interface Props {
+  ladder: Ladder;
+  rung: Rung;
+  number: number;
+  /** What the calendar makes wrong with the rung, for the group that is shown. */
+  calendar: Schemas['Reason'][];
+  /** What can be done to the rung where the ladder can be changed. */
+  actions: React.ReactNode;
+}
+
+/** All about one rung: what it teaches and how far it can be relied on, what is wrong with its place, what it unlocks, how our school teaches it. */
+export function RungPanel({ ladder, rung, number, calendar, actions }: Props) {
   return (
     <>
       <h2>{text('ladder.rung', { number, label: labelText(rung.label) })}</h2>
-      <p>
-        {rung.correspondences.map((c) => (
-          <span key={c.notation} className="correspondence">
-            <span className="literacy">{c.grapheme}</span> /{c.sounds}/ <span className="quiet">{text('ladder.asIn', { word: c.keyWord })}</span>
-          </span>
-        ))}
-      </p>
-      {rung.correspondences.length > 0 && <FactsTable correspondences={rung.correspondences} />}
-      {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
-      {rung.graduates.length > 0 && <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>}
-      {rung.warnings.map((warning) => (
+      {rung.correspondences.map((c) => (
+        <p key={c.notation} className="correspondence">
+          <span className="literacy">{c.grapheme}</span> {soundText(c.sounds)} <span className="quiet">{text('ladder.asIn', { word: c.keyWord })}</span>
+        </p>
+      ))}
+      {rung.patterns.map((p) => (
+        <p key={p} className="correspondence">
+          {textOf('pattern', p)}
+        </p>
+      ))}
+      {rung.kind !== 'lesson' && <p className="quiet">{textOf('ladder.kind', rung.kind)}</p>}
+      {[...rung.warnings, ...calendar].map((warning) => (
         <p key={warning.code + warning.arguments.join()} className="flag-note">
           {warningText(warning)}
         </p>
       ))}
+      {rung.reason && rung.kind === 'lesson' && <p className="flag-note">{rung.reason === 'oral-work' ? text('ladder.thinWhy') : rung.reason}</p>}
+      {actions}
+      {rung.correspondences.length > 0 && <FactsTable correspondences={rung.correspondences} />}
+      {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
+      {rung.graduates.length > 0 && <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>}
       <p className="quiet">{text('ladder.shareOf', { share: shareText(rung.textShare) })}</p>
-      {rung.reason && <p className="flag-note">{text('ladder.thinWhy')}</p>}
-      {words.isPending && <Loading />}
-      {words.error && <ErrorNote problem={words.error} retry={() => void words.refetch()} />}
-      {words.data && (
-        <>
-          <h3>{text('ladder.unlocked', { count: words.data.length })}</h3>
-          {words.data.length === 0 && <p className="quiet">{text('ladder.noWords')}</p>}
-          {words.data.length > 12 && (
-            <Form.Control className="find" type="search" aria-label={text('ladder.search')} placeholder={text('ladder.search')} value={find} onChange={(e) => setFind(e.target.value)} />
-          )}
-          {rung.knownWords > 0 && rung.knownWords < words.data.length && (
-            <Form.Check
-              id="known-only"
-              className="find"
-              label={`${text('ladder.knownOnly')} (${rung.knownWords})`}
-              checked={knownOnly}
-              onChange={(e) => setKnownOnly(e.target.checked)}
-            />
-          )}
-          {words.data.length > 0 && matching.length === 0 && <p className="quiet">{text('ladder.noMatch', { text: find })}</p>}
-          <ul className="rung-words">
-            {matching.map((w) => (
-              <li key={w.word} title={`/${w.phonemes.replaceAll('|', ' ')}/`}>
-                <MarkedWord word={w.word} marks={w.marks} />
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+      {[...rung.correspondences.map((c) => c.notation), ...rung.patterns].map((subject) => (
+        <RungNotes key={subject} subject={subject} label={labelText(subject.split('=')[0]!)} />
+      ))}
+      {rung.kind === 'lesson' && <RungWords ladder={ladder} rung={rung} />}
     </>
   );
 }

@@ -9,6 +9,16 @@ const KEYS: [string, MessageKey][] = [
   ['W', 'keys.w'],
   ['A', 'keys.a'],
   ['K', 'keys.k'],
+  ['↑ ↓', 'keys.arrows'],
+  ['Alt ↑ ↓', 'keys.alt'],
+  ['Ctrl X V', 'keys.cut'],
+  ['E', 'keys.e'],
+  ['Y', 'keys.y'],
+  ['A', 'keys.add'],
+  ['Del', 'keys.del'],
+  ['M 1 2 3', 'keys.m'],
+  ['T', 'keys.t'],
+  ['H', 'keys.h'],
   ['?', 'keys.help'],
 ];
 
@@ -19,7 +29,7 @@ export function KeysHelp({ show, onHide }: { show: boolean; onHide: () => void }
         <h2 id="keys-title">{text('keys.title')}</h2>
         <dl className="keys">
           {KEYS.map(([key, label]) => (
-            <div key={key}>
+            <div key={label}>
               <dt>
                 <kbd>{key}</kbd>
               </dt>

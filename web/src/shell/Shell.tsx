@@ -30,6 +30,8 @@ export function Shell() {
             {text('nav.groups')}
           </NavLink>
           <NavLink to="/ladder">{text('nav.ladder')}</NavLink>
+          <NavLink to="/calendar">{text('nav.calendar')}</NavLink>
+          <NavLink to="/style">{text('nav.style')}</NavLink>
         </nav>
         <p className="who">
           <strong>{school.name}</strong>

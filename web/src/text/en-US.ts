@@ -3,6 +3,8 @@ import type { MessageKey } from './en-GB';
 /** Where American wording differs; everything else is as in en-GB. */
 export const american: Partial<Record<MessageKey, string>> = {
   'part.practise': 'Practice',
+  'style.label.practise': 'Practice',
+  'style.blending.adjacent-first': 'blends first',
   'pattern.adjacent-start': 'blends at the start',
   'pattern.adjacent-end': 'blends at the end',
   'reason.few-words':

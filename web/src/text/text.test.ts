@@ -30,7 +30,7 @@ describe('the catalogue', () => {
     expect(warningText({ code: 'thin', arguments: ['0'] })).toContain('only none can be used here');
     expect(warningText({ code: 'suffix-before-base', arguments: ['suffix-s'] })).toContain('suffix -s');
     const codes = Object.keys(messages).filter((k) => k.startsWith('warning.'));
-    expect(codes).toHaveLength(16);
+    expect(codes).toHaveLength(20);
   });
 
   it('names days and patterns', () => {

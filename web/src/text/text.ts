@@ -22,7 +22,40 @@ export function text(key: MessageKey, values: Record<string, string | number> = 
     format = new IntlMessageFormat(message, language);
     formats.set(key, format);
   }
-  return String(format.format(values));
+  return renamed(key, String(format.format(values)));
+}
+
+/** What the school calls things, and how it shows sounds: set once our school's way is known. */
+interface Wording {
+  labels: Record<string, string>;
+  plainSounds: boolean;
+  sounds: readonly Schemas['SoundView'][];
+}
+
+let wording: Wording = { labels: {}, plainSounds: false, sounds: [] };
+
+export function setWording(next: Wording) {
+  wording = next;
+}
+
+const partKeys: Partial<Record<MessageKey, string>> = { 'part.revisit': 'revisit', 'part.teach': 'teach', 'part.practise': 'practise', 'part.apply': 'apply' };
+
+/** A sentence with the school's own words in it. */
+function renamed(key: MessageKey, sentence: string): string {
+  const part = partKeys[key];
+  if (part) return wording.labels[part] ?? sentence;
+  const { tricky, double } = wording.labels;
+  let said = sentence;
+  if (tricky) said = said.replace(/\btricky word(s?)\b/gi, (_, s: string) => tricky + s);
+  if (double) said = said.replace(/\bdouble(s?)\b/g, (_, s: string) => double + s);
+  return said;
+}
+
+/** Sounds as the school shows them: /eɪ/, or “ai as in rain”. Two sounds of one grapheme are joined by +. */
+export function soundText(sounds: string): string {
+  if (!wording.plainSounds) return `/${sounds}/`;
+  const plain = sounds.split('+').map((s) => wording.sounds.find((known) => known.symbol === s));
+  return plain.map((s, i) => (s ? text('sound.plain', { label: s.label, word: s.keyWord }) : sounds.split('+')[i]!)).join(' + ');
 }
 
 /** The sentence for a key that is put together at run time; the key itself where the catalogue has none. */
@@ -39,7 +72,9 @@ export function reasonText(reason: Schemas['Reason']): string {
 
 /** What is wrong with a rung's place, put into words. */
 export function warningText(warning: Schemas['Reason']): string {
-  return textOf('warning', warning.code, Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : labelText(a)])));
+  if (warning.code === 'approach-left') return textOf('approachRule', warning.arguments[0]!, { 0: teachingText(warning.arguments[1]!) });
+  if (warning.code === 'checkpoint-missed') return text('warning.checkpoint-missed', { 0: stageText(teachingText(warning.arguments[0]!)), 1: dayText(warning.arguments[1]!) });
+  return textOf('warning', warning.code, Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : teachingText(a)])));
 }
 
 /** 62%. */
@@ -52,9 +87,50 @@ export function dayText(date: string): string {
   return new Intl.DateTimeFormat(language, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
 }
 
-/** What a rung or lesson teaches: graphemes as they are, patterns by name. */
+/** Tue 24 Nov. */
+export function shortDayText(date: string): string {
+  return new Intl.DateTimeFormat(language, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+}
+
+/** Mon, for 1. */
+export function weekdayText(day: number): string {
+  return new Intl.DateTimeFormat(language, { weekday: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, 0, day)));
+}
+
+/** 24 Nov 2026, 14:05. */
+export function momentText(moment: string): string {
+  return new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(moment));
+}
+
+/** What a rung or lesson teaches: graphemes as they are, patterns and days with nothing new by name. */
 export function labelText(label: string): string {
-  return label in patternIds ? textOf('pattern', label) : label;
+  if (label in patternIds) return textOf('pattern', label);
+  const kind = textOf('label', label);
+  if (kind !== label) return kind;
+  return label
+    .split(' ')
+    .map((part) => (part in patternIds ? textOf('pattern', part) : part))
+    .join(part(label) ? ', ' : ' ');
+}
+
+const part = (label: string) => label.split(' ').some((p) => p in patternIds);
+
+/** A correspondence by its letters and sound, a pattern by its name; anything else as it is. */
+export function teachingText(what: string): string {
+  const [letters, sounds] = what.split('=');
+  return sounds ? `${letters} ${soundText(sounds)}` : labelText(what);
+}
+
+/** The name of a stretch of rungs: the catalogue's for a shipped one, else as the school wrote it. */
+export function stageText(stage: string): string {
+  const family = /^family (.+)$/.exec(stage);
+  return family ? text('stage.family', { sound: soundText(family[1]!) }) : textOf('stage', stage);
+}
+
+/** One line of what a change did to a ladder. */
+export function lineText(line: Schemas['Reason']): string {
+  const of = (a: string, i: number) => (/^\d+$/.test(a) ? Number(a) : line.code === 'stage' && i === 1 ? stageText(a) : labelText(a));
+  return textOf('line', line.code, Object.fromEntries(line.arguments.map((a, i) => [String(i), of(a, i)])));
 }
 
 const patternIds = Object.fromEntries(

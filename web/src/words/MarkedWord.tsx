@@ -10,7 +10,7 @@ interface Props {
 /** A word in the literacy typeface with a tray under each grapheme; the tricky part has a wavy one. */
 export function MarkedWord({ word, marks, tricky = [], hideMarks = false }: Props) {
   return (
-    <span className="marked-word" data-marks={hideMarks ? 'off' : 'on'}>
+    <span className="marked-word" data-shown={hideMarks ? 'off' : 'on'}>
       <span className="visually-hidden">{shown(word)}</span>
       <span aria-hidden="true">
         {runsOf(shown(word), marks).map((run, i) => (

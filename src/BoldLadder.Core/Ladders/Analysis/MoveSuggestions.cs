@@ -12,16 +12,13 @@ public sealed record MoveSuggestion(
     string RungId, string? After, int From, int To, long Reading, ImmutableArray<LadderWarning> Fixes, ImmutableArray<Word> Sooner);
 
 /// <summary>
-/// Moves worth trying: never one that brings a warning that was not there. Source: docs/handbook.md, sections 7 and 8.
+/// Moves worth trying: never one that brings a warning that was not there, and out of its stage only for a rung whose move ends one. Source: docs/handbook.md, sections 7 and 8.
 /// </summary>
 public static class MoveSuggestions
 {
-    /// <summary>Moves that look best at a glance and are then worked out in full.</summary>
-    private const int Looked = 40;
-
-    /// <summary>How far a rung with a warning is tried.</summary>
-    private const int Near = 12;
-    private const int MostWarned = 6;
+    /// <summary>So many rungs that look best at a glance, and so many of those with a warning, are tried at every place.</summary>
+    private const int Promising = 5;
+    private const int Warned = 4;
     private const int Examples = 6;
 
     /// <summary>The best place for a rung; null when it stands best where it is.</summary>
@@ -32,27 +29,31 @@ public static class MoveSuggestions
     public static ImmutableArray<MoveSuggestion> Of(Ladder ladder, WordIndex index, int count)
     {
         var now = LadderAnalysis.Of(ladder, index);
-        var here = PlaceAnswers.Answer(-1, now);
-        var warned = Enumerable.Range(0, ladder.Rungs.Length).Where(r => !now.Rungs[r].Warnings.IsEmpty).Take(MostWarned)
-            .Select(r => Best(ladder, r, PlaceAnswers.Of(ladder, r, index, Near), index)).OfType<MoveSuggestion>().ToList();
-        var promising = EarlierMoves(ladder, index).OrderByDescending(m => m.Gain).Take(Looked).ToList();
-        var worked = promising.AsParallel().AsOrdered()
-            .Select(m => (m.From, Answer: PlaceAnswers.Answer(m.To, LadderAnalysis.Of(ladder.Moved(m.From, m.To), index)))).ToList()
-            .Where(m => IsBetter(m.Answer, here)).Select(m => Suggestion(ladder, m.From, here, m.Answer, index));
-        return [.. warned.Concat(worked).OrderByDescending(m => m.Fixes.Length).ThenByDescending(m => m.Reading).DistinctBy(m => m.RungId).Take(count)];
+        var promising = EarlierMoves(ladder, index).GroupBy(m => m.From).OrderByDescending(r => r.Max(m => m.Gain)).Take(Promising).Select(r => r.Key);
+        var warned = Enumerable.Range(0, ladder.Rungs.Length).Where(r => !now.Rungs[r].Warnings.IsEmpty).Take(Warned);
+        return [.. promising.Union(warned).Select(r => Best(ladder, r, PlaceAnswers.Of(ladder, r, index), index)).OfType<MoveSuggestion>()
+            .OrderByDescending(m => m.Fixes.Length).ThenByDescending(m => m.Reading).Take(count)];
     }
 
     /// <summary>The best of the answers for a rung; null where it stands best where it is.</summary>
     public static MoveSuggestion? Best(Ladder ladder, int rung, ImmutableArray<PlaceAnswer> answers, WordIndex index)
     {
         var here = answers.Single(a => a.To == rung);
-        var best = answers.Where(a => IsBetter(a, here)).OrderBy(a => a.Warnings.Length).ThenByDescending(a => a.Reading).ThenBy(a => Math.Abs(a.To - rung)).FirstOrDefault();
+        var best = answers.Where(a => IsBetter(a, here) && MayGo(ladder, rung, a, here)).OrderBy(a => a.Warnings.Length).ThenByDescending(a => a.Reading).ThenBy(a => Math.Abs(a.To - rung)).FirstOrDefault();
         return best is null ? null : Suggestion(ladder, rung, here, best, index);
     }
 
     /// <summary>No new kind of trouble on any rung, and fewer warnings, or as many and more words read earlier.</summary>
     private static bool IsBetter(PlaceAnswer there, PlaceAnswer here) =>
         there.Warnings.Length < here.Warnings.Length || (there.Warnings.Length == here.Warnings.Length && there.Reading > here.Reading && IsSame(there.Warnings, here.Warnings));
+
+    private static bool MayGo(Ladder ladder, int from, PlaceAnswer there, PlaceAnswer here)
+    {
+        var moved = ladder.Moved(from, there.To);
+        var stage = ladder.Rungs[from].Stage;
+        return there.Warnings.Length < here.Warnings.Length
+            || (there.To > 0 && moved.Rungs[there.To - 1].Stage == stage) || (there.To + 1 < moved.Rungs.Length && moved.Rungs[there.To + 1].Stage == stage);
+    }
 
     private static bool IsSame(ImmutableArray<LadderWarning> one, ImmutableArray<LadderWarning> other) =>
         one.Select(w => w.Kind).Order().SequenceEqual(other.Select(w => w.Kind).Order());

@@ -1,0 +1,27 @@
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Words;
+
+/// <summary>
+/// A word to show each correspondence by: the sound's own key word where it is spelled so, else a short word that children know, if it can
+/// be with the correspondence at its start. Source: docs/handbook.md, section 4 (Sound).
+/// </summary>
+public sealed class KeyWords
+{
+    private readonly Dictionary<Correspondence, string> words;
+
+    public KeyWords(Lexicon lexicon)
+    {
+        words = lexicon.ForLessons.Where(w => w.IsKnown && w.Suffix is null && !w.Flags.HasFlag(WordFlags.Name))
+            .SelectMany(w => w.Required.Distinct().Select(c => (Correspondence: c, Word: w)))
+            .GroupBy(w => w.Correspondence)
+            .ToDictionary(c => c.Key, c => c.OrderBy(w => w.Word.Spelling != c.Key.Sounds[0].KeyWord)
+                .ThenBy(w => Taps(w.Word)).ThenBy(w => w.Word.Required[0] != c.Key).ThenByDescending(w => w.Word.Zipf).First().Word.Spelling);
+    }
+
+    /// <summary>The key word; the sound's own where no word for lessons has the correspondence.</summary>
+    public string Of(Correspondence correspondence) => words.GetValueOrDefault(correspondence) ?? correspondence.Sounds[0].KeyWord;
+
+    /// <summary>Words of two or three taps are as good as each other; longer ones are not.</summary>
+    private static int Taps(Word word) => Math.Max(3, word.Segmentation.Taps);
+}

@@ -1,0 +1,221 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { mainLadder, useLadders, useLadderView } from '../ladder/useLadder';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { usePageTitle } from '../shell/usePageTitle';
+import { dayText, stageText, teachingText, text, weekdayText } from '../text/text';
+
+type Calendar = Schemas['CalendarView'];
+
+/** Terms, closed days, lesson days, rhythm and checkpoints: what every date on the ladder follows from. */
+export function CalendarPage() {
+  const { school } = useSchool();
+  usePageTitle(text('calendar.title'));
+  const calendar = useQuery({
+    queryKey: ['calendar', school.id],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id } } })),
+  });
+  if (calendar.isPending) return <Loading />;
+  if (calendar.error) return <ErrorNote problem={calendar.error} retry={() => void calendar.refetch()} />;
+  return <CalendarForm kept={calendar.data} />;
+}
+
+function CalendarForm({ kept }: { kept: Calendar }) {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const [typed, setTyped] = useState(kept);
+  const [day, setDay] = useState('');
+  const lead = school.role === 'lead';
+  const save = useMutation({
+    mutationFn: (body: Calendar) => answered(client.POST('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id } }, body })),
+    onSuccess: (saved) => {
+      setTyped(saved);
+      void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' && q.queryKey[0] !== 'style' });
+    },
+  });
+  const change = (part: Partial<Calendar>) => {
+    save.reset();
+    setTyped({ ...typed, ...part });
+  };
+  const term = (id: string, part: Partial<Schemas['TermView']>) => change({ terms: typed.terms.map((t) => (t.id === id ? { ...t, ...part } : t)) });
+  const checkpoint = (id: string, part: Partial<Schemas['CheckpointView']>) => change({ checkpoints: typed.checkpoints.map((c) => (c.id === id ? { ...c, ...part } : c)) });
+  const pace = (id: string, part: Partial<Schemas['GroupPace']>) => change({ groups: typed.groups.map((g) => (g.groupId === id ? { ...g, ...part } : g)) });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    save.mutate(typed);
+  };
+  return (
+    <>
+      <h1>{text('calendar.title')}</h1>
+      <p className="quiet">{text(lead ? 'calendar.intro' : 'style.leadOnly')}</p>
+      <Form onSubmit={submit}>
+        <fieldset disabled={!lead} className="settings">
+          <section className="panel">
+            <h2>{text('calendar.terms')}</h2>
+            {typed.terms.length === 0 && <p className="empty">{text('calendar.noTerms')}</p>}
+            {typed.terms.map((t) => (
+              <div key={t.id} className="form-line term-line">
+                <Form.Control aria-label={text('calendar.name')} required maxLength={80} value={t.name} onChange={(e) => term(t.id, { name: e.target.value })} />
+                <Form.Control aria-label={text('calendar.first')} type="date" required value={t.first} onChange={(e) => term(t.id, { first: e.target.value })} />
+                <Form.Control aria-label={text('calendar.last')} type="date" required value={t.last} onChange={(e) => term(t.id, { last: e.target.value })} />
+                <Gone label={text('calendar.remove', { name: t.name })} onClick={() => change({ terms: typed.terms.filter((other) => other.id !== t.id) })} />
+              </div>
+            ))}
+            <Button
+              size="sm"
+              variant="outline-secondary"
+              onClick={() => change({ terms: [...typed.terms, { id: crypto.randomUUID(), name: '', first: school.today, last: school.today }] })}
+            >
+              {text('calendar.addTerm')}
+            </Button>
+          </section>
+          <section className="panel">
+            <h2>{text('calendar.rhythm')}</h2>
+            <Form.Label as="p" className="mb-1">
+              {text('calendar.lessonDays')}
+            </Form.Label>
+            <LessonDays id="school" days={typed.lessonDays} onChange={(lessonDays) => change({ lessonDays })} />
+            {(['reviewWeeks', 'checkWeeks', 'recapWeeks'] as const).map((field) => (
+              <Form.Group key={field} controlId={field} className="form-line">
+                <Form.Control className="number" type="number" min={0} max={20} required value={typed[field]} onChange={(e) => change({ [field]: Number(e.target.value) })} />
+                <Form.Label className="mb-0">
+                  {text(field === 'reviewWeeks' ? 'calendar.review' : field === 'checkWeeks' ? 'calendar.check' : 'calendar.recap')} <span className="quiet">{text('calendar.zero')}</span>
+                </Form.Label>
+              </Form.Group>
+            ))}
+          </section>
+          <section className="panel">
+            <h2>{text('calendar.closed')}</h2>
+            <ul className="chips">
+              {typed.closed.map((d) => (
+                <li key={d}>
+                  {dayText(d)}
+                  <Gone label={text('calendar.remove', { name: dayText(d) })} onClick={() => change({ closed: typed.closed.filter((other) => other !== d) })} />
+                </li>
+              ))}
+            </ul>
+            <div className="form-line">
+              <Form.Control className="w-auto" type="date" aria-label={text('calendar.addClosed')} value={day} onChange={(e) => setDay(e.target.value)} />
+              <Button
+                size="sm"
+                variant="outline-secondary"
+                disabled={day === '' || typed.closed.includes(day)}
+                onClick={() => {
+                  change({ closed: [...typed.closed, day].sort() });
+                  setDay('');
+                }}
+              >
+                {text('calendar.addClosed')}
+              </Button>
+            </div>
+          </section>
+          <section className="panel">
+            <h2>{text('calendar.checkpoints')}</h2>
+            <p className="quiet small">{text('calendar.checkpointsHelp')}</p>
+            {typed.checkpoints.map((c) => (
+              <div key={c.id} className="form-line checkpoint-line">
+                <Form.Control aria-label={text('calendar.name')} required maxLength={80} value={c.name} onChange={(e) => checkpoint(c.id, { name: e.target.value })} />
+                <WhatChoice value={c.what} onChange={(what) => checkpoint(c.id, { what })} />
+                <Form.Control aria-label={text('calendar.by')} type="date" required value={c.date} onChange={(e) => checkpoint(c.id, { date: e.target.value })} />
+                <Gone label={text('calendar.remove', { name: c.name })} onClick={() => change({ checkpoints: typed.checkpoints.filter((other) => other.id !== c.id) })} />
+              </div>
+            ))}
+            <Button
+              size="sm"
+              variant="outline-secondary"
+              onClick={() => change({ checkpoints: [...typed.checkpoints, { id: crypto.randomUUID(), name: '', date: school.today, what: 'letters' }] })}
+            >
+              {text('calendar.addCheckpoint')}
+            </Button>
+          </section>
+          <section className="panel">
+            <h2>{text('calendar.groups')}</h2>
+            {typed.groups.map((g) => (
+              <div key={g.groupId} className="group-pace">
+                <div className="form-line">
+                  <strong className="label-name">{g.name}</strong>
+                  <Form.Select className="w-auto" aria-label={g.name} value={g.lessonMinutes} onChange={(e) => pace(g.groupId, { lessonMinutes: Number(e.target.value) })}>
+                    {[15, 20, 25, 30].map((m) => (
+                      <option key={m} value={m}>
+                        {text('calendar.minutes', { minutes: m })}
+                      </option>
+                    ))}
+                  </Form.Select>
+                  <Form.Check
+                    id={`own-${g.groupId}`}
+                    label={text('calendar.ownDays')}
+                    checked={Boolean(g.lessonDays)}
+                    onChange={(e) => pace(g.groupId, { lessonDays: e.target.checked ? typed.lessonDays : null })}
+                  />
+                </div>
+                {g.lessonDays && <LessonDays id={g.groupId} days={g.lessonDays} onChange={(lessonDays) => pace(g.groupId, { lessonDays })} />}
+              </div>
+            ))}
+          </section>
+        </fieldset>
+        {save.error && <ErrorNote problem={save.error} />}
+        {lead && (
+          <p className="save-line">
+            <Button type="submit" disabled={save.isPending}>
+              {text('calendar.save')}
+            </Button>{' '}
+            <span role="status">{save.isSuccess && text('calendar.saved')}</span>
+          </p>
+        )}
+      </Form>
+    </>
+  );
+}
+
+function LessonDays({ id, days, onChange }: { id: string; days: readonly number[]; onChange: (days: number[]) => void }) {
+  return (
+    <div className="form-line">
+      {[1, 2, 3, 4, 5, 6, 7].map((d) => (
+        <Form.Check
+          key={d}
+          id={`day-${id}-${d}`}
+          label={weekdayText(d)}
+          checked={days.includes(d)}
+          onChange={(e) => onChange(e.target.checked ? [...days, d].sort() : days.filter((other) => other !== d))}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** What must be taught: a stretch of the school's first ladder, or one of its rungs. */
+function WhatChoice({ value, onChange }: { value: string; onChange: (what: string) => void }) {
+  const ladders = useLadders();
+  const first = mainLadder(ladders.data?.filter((l) => l.latestVersion > 0));
+  const ladder = useLadderView(first ? { ladderId: first.id, version: first.latestVersion } : null);
+  const stages = [...new Set(ladder.data?.rungs.map((r) => r.stage))];
+  const taught = [...new Set(ladder.data?.rungs.flatMap((r) => [...r.correspondences.map((c) => c.notation), ...r.patterns]))];
+  const known = stages.includes(value) || taught.includes(value);
+  return (
+    <Form.Select aria-label={text('calendar.what')} value={value} onChange={(e) => onChange(e.target.value)}>
+      {!known && <option value={value}>{teachingText(value)}</option>}
+      {stages.map((s) => (
+        <option key={s} value={s}>
+          {text('calendar.stage', { stage: stageText(s) })}
+        </option>
+      ))}
+      {taught.map((t) => (
+        <option key={t} value={t}>
+          {teachingText(t)}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+function Gone({ label, onClick }: { label: string; onClick: () => void }) {
+  return (
+    <button type="button" className="chip-gone" aria-label={label} onClick={onClick}>
+      ×
+    </button>
+  );
+}

@@ -1,0 +1,120 @@
+import { Button, Form } from 'react-bootstrap';
+import type { Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+import { shareText, shortDayText, text, textOf } from '../text/text';
+import type { DraftChanges, Ladder } from './useLadder';
+
+interface Props {
+  ladders: Schemas['LadderSummary'][];
+  view: Ladder;
+  summary: Schemas['LadderSummary'];
+  groups: Schemas['GroupDates'][];
+  group: Schemas['GroupDates'] | undefined;
+  /** Null for a published version. */
+  changes: DraftChanges | null;
+  onLadder: (id: string) => void;
+  onVersion: (version: string | null) => void;
+  onGroup: (id: string) => void;
+  onPanel: (panel: 'tricky' | 'suggestions') => void;
+  onDialog: (dialog: 'history' | 'publish' | 'add' | 'new') => void;
+}
+
+/** Which ladder and version is looked at, what it comes to, and what can be done with it. */
+export function LadderHead({ ladders, view, summary, groups, group, changes, onLadder, onVersion, onGroup, onPanel, onDialog }: Props) {
+  const { school } = useSchool();
+  const lead = school.role === 'lead';
+  const last = view.rungs[view.rungs.length - 1];
+  const warned = view.rungs.filter((r) => r.warnings.length > 0).length;
+  const draft = view.draft;
+  return (
+    <div className="ladder-head">
+      <div className="head-line">
+        <h1>{view.name}</h1>
+        {ladders.length > 1 && (
+          <Form.Select size="sm" className="w-auto" aria-label={text('ladder.which')} value={view.id} onChange={(e) => onLadder(e.target.value)}>
+            {ladders.map((l) => (
+              <option key={l.id} value={l.id}>
+                {l.name}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+        <span className={`version-tag${draft ? ' is-draft' : ''}`}>
+          {draft ? text('ladder.draft', { changes: draft.changes, version: view.version }) : text('ladder.version', { version: view.version, latest: summary.latestVersion })}
+        </span>
+        <span className="head-actions">
+          {draft && changes && (
+            <>
+              <Button size="sm" variant="outline-secondary" disabled={!draft.canUndo || changes.undo.isPending} onClick={() => changes.undo.mutate()}>
+                {text('edit.undo')} <kbd>U</kbd>
+              </Button>
+              <Button size="sm" variant="outline-secondary" disabled={!draft.canRedo || changes.redo.isPending} onClick={() => changes.redo.mutate()}>
+                {text('edit.redo')} <kbd>Y</kbd>
+              </Button>
+              <Button size="sm" variant="outline-secondary" onClick={() => onPanel('suggestions')}>
+                {text('suggest.title')}
+              </Button>
+            </>
+          )}
+          <Button size="sm" variant="outline-secondary" onClick={() => onPanel('tricky')}>
+            {text('tricky.title')} <kbd>T</kbd>
+          </Button>
+          <Button size="sm" variant="outline-secondary" onClick={() => onDialog('history')}>
+            {text('history.button')} <kbd>H</kbd>
+          </Button>
+          {lead && !draft && (
+            <Button size="sm" variant="outline-secondary" onClick={() => onDialog('new')}>
+              {text('new.title')}
+            </Button>
+          )}
+          {lead && !draft && (
+            <Button size="sm" onClick={() => onVersion('draft')}>
+              {text(summary.hasDraft ? 'edit.goOn' : 'edit.edit')} <kbd>E</kbd>
+            </Button>
+          )}
+          {draft && (
+            <>
+              {summary.latestVersion > 0 && (
+                <Button size="sm" variant="outline-secondary" onClick={() => onVersion(null)}>
+                  {text('edit.leave')}
+                </Button>
+              )}
+              <Button size="sm" disabled={draft.changes === 0} onClick={() => onDialog('publish')}>
+                {text('publish.button')} <kbd>P</kbd>
+              </Button>
+            </>
+          )}
+        </span>
+      </div>
+      <div className="head-line quiet">
+        {last && (
+          <span>
+            {text('ladder.summary', { rungs: view.rungs.length, words: last.readable })} · {text('ladder.share', { share: shareText(last.textShare) })} ·{' '}
+            {warned === 0 ? text('ladder.noWarnings') : text('ladder.allWarnings', { count: warned })} · {textOf('approach', view.approach)}
+          </span>
+        )}
+        {groups.length > 0 && (
+          <label className="rail-choice">
+            {text('rail.datesFor')}{' '}
+            <Form.Select size="sm" className="w-auto d-inline-block" value={group?.groupId} onChange={(e) => onGroup(e.target.value)}>
+              {groups.map((g) => (
+                <option key={g.groupId} value={g.groupId}>
+                  {g.name}
+                </option>
+              ))}
+            </Form.Select>{' '}
+            {group && (
+              <span className={group.spare < 0 || !group.hasEnoughSpare ? 'spare-few' : ''}>
+                {text(group.spare < 0 ? 'rail.missing' : group.hasEnoughSpare ? 'rail.spare' : 'rail.fewSpare', {
+                  days: Math.abs(group.spare),
+                  weeks: Math.ceil(Math.abs(group.spare) / 5),
+                  last: group.lastDay ? shortDayText(group.lastDay) : '',
+                })}
+              </span>
+            )}
+          </label>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { Button, Form, Modal } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { text, textOf } from '../text/text';
+
+const STARTS = ['letters-first', 'sounds-first', 'short-vowels-first', 'blank'] as const;
+
+/** A new ladder of the school's: from one of the shipped orders, from one it has, or from nothing. */
+export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas['LadderSummary'][]; onMade: (made: Schemas['LadderSummary']) => void; onHide: () => void }) {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const [id] = useState(() => crypto.randomUUID());
+  const [name, setName] = useState('');
+  const [from, setFrom] = useState<string>('letters-first');
+  const make = useMutation({
+    mutationFn: () => answered(client.POST('/api/schools/{schoolId}/ladders', { params: { path: { schoolId: school.id } }, body: { id, name, from } })),
+    onSuccess: (made) => {
+      void queries.invalidateQueries({ queryKey: ['ladders', school.id] });
+      onMade(made);
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    make.mutate();
+  };
+  return (
+    <Modal show onHide={onHide} animation={false} aria-labelledby="new-title">
+      <Modal.Body as="form" onSubmit={submit}>
+        <h2 id="new-title">{text('new.title')}</h2>
+        <Form.Group controlId="new-name" className="mb-3">
+          <Form.Label>{text('new.name')}</Form.Label>
+          <Form.Control required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
+        </Form.Group>
+        <fieldset className="mb-3">
+          <legend className="fs-6">{text('new.from')}</legend>
+          {STARTS.map((start) => (
+            <Form.Check
+              key={start}
+              type="radio"
+              name="from"
+              id={`from-${start}`}
+              label={
+                <>
+                  <strong>{textOf('approach', start)}</strong> <span className="quiet">{textOf('approachHelp', start)}</span>
+                </>
+              }
+              checked={from === start}
+              onChange={() => setFrom(start)}
+            />
+          ))}
+          {ladders
+            .filter((l) => l.latestVersion > 0)
+            .map((l) => (
+              <Form.Check key={l.id} type="radio" name="from" id={`from-${l.id}`} label={text('new.copy', { name: l.name })} checked={from === l.id} onChange={() => setFrom(l.id)} />
+            ))}
+        </fieldset>
+        {make.error && <ErrorNote problem={make.error} />}
+        <Button type="submit" disabled={make.isPending}>
+          {text('new.make')}
+        </Button>{' '}
+        <Button variant="link" onClick={onHide}>
+          {text('notes.cancel')}
+        </Button>
+      </Modal.Body>
+    </Modal>
+  );
+}

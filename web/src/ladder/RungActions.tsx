@@ -1,0 +1,73 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'react-bootstrap';
+import { answered, client } from '../api/client';
+import { useSchool } from '../session/session';
+import { text } from '../text/text';
+import { mergeSteps, newRung, splitSteps, type Rung, type Step } from './editing';
+import { BestPlace } from './Suggestions';
+import { ReasonForm } from './ReasonForm';
+import { TeachForm } from './TeachForm';
+import type { Ladder } from './useLadder';
+import type { Schemas } from '../api/client';
+
+interface Props {
+  ladder: Ladder;
+  rung: Rung;
+  next: Rung | undefined;
+  chosen: readonly string[];
+  onDo: (name: string, steps: Step[], choose?: string) => void;
+  onTake: (move: Schemas['MoveView']) => void;
+  onCut: () => void;
+  onAdd: () => void;
+}
+
+/** What can be done to the chosen rung, or to all chosen ones. */
+export function RungActions({ ladder, rung, next, chosen, onDo, onTake, onCut, onAdd }: Props) {
+  const { school } = useSchool();
+  const places = useQuery({
+    queryKey: ['places', school.id, ladder.id, ladder.draft?.version, rung.id],
+    staleTime: Infinity,
+    queryFn: () =>
+      answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/places', { params: { path: { schoolId: school.id, ladderId: ladder.id, rungId: rung.id } } })),
+  });
+  const day = (kind: 'review' | 'assessment') => {
+    const id = crypto.randomUUID();
+    onDo('add', [{ $type: 'insert', rung: newRung(id, rung.stage, { kind }), after: rung.id }], id);
+  };
+  const split = splitSteps(rung, crypto.randomUUID());
+  const many = chosen.length > 1;
+  return (
+    <div className="rung-actions">
+      {places.data && !many && <BestPlace places={places.data} onTake={onTake} />}
+      <div className="action-row">
+        <Button size="sm" variant="outline-secondary" onClick={onCut}>
+          {text(many ? 'edit.cutMany' : 'edit.cut', { count: chosen.length })} <kbd>Ctrl X</kbd>
+        </Button>
+        <Button size="sm" variant="outline-secondary" onClick={() => onDo('remove', chosen.map((id) => ({ $type: 'remove', id })))}>
+          {text(many ? 'edit.removeMany' : 'edit.remove', { count: chosen.length })} <kbd>Del</kbd>
+        </Button>
+        <Button size="sm" variant="outline-secondary" onClick={onAdd}>
+          {text('edit.add')} <kbd>A</kbd>
+        </Button>
+        <Button size="sm" variant="outline-secondary" onClick={() => day('review')}>
+          {text('edit.reviewDay')}
+        </Button>
+        <Button size="sm" variant="outline-secondary" onClick={() => day('assessment')}>
+          {text('edit.assessmentDay')}
+        </Button>
+        {split.length > 0 && !many && (
+          <Button size="sm" variant="outline-secondary" onClick={() => onDo('split', split)}>
+            {text('edit.split')}
+          </Button>
+        )}
+        {next && rung.kind === 'lesson' && next.kind === 'lesson' && !many && (
+          <Button size="sm" variant="outline-secondary" onClick={() => onDo('merge', mergeSteps(rung, next))}>
+            {text('edit.merge')}
+          </Button>
+        )}
+      </div>
+      {rung.kind === 'lesson' && !many && <TeachForm rung={rung} onDo={onDo} />}
+      {rung.kind === 'lesson' && !many && <ReasonForm rung={rung} onDo={onDo} />}
+    </div>
+  );
+}

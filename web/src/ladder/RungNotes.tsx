@@ -1,0 +1,67 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { text, textOf } from '../text/text';
+
+type Note = Schemas['NoteView'];
+const FIELDS = ['keyWord', 'phrase', 'mouthCue', 'formation'] as const;
+
+/** The school's own way to teach something: key word, memory phrase, mouth cue, formation. Leads write it, all read it. */
+export function RungNotes({ subject, label }: { subject: string; label: string }) {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const notes = useQuery({ queryKey: ['notes', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })) });
+  const kept = notes.data?.find((n) => n.subject === subject) ?? { subject, keyWord: '', phrase: '', mouthCue: '', formation: '' };
+  const [typed, setTyped] = useState<Note | null>(null);
+  const save = useMutation({
+    mutationFn: (body: Note) => answered(client.POST('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } }, body })),
+    onSuccess: () => {
+      setTyped(null);
+      void queries.invalidateQueries({ queryKey: ['notes', school.id] });
+      void queries.invalidateQueries({ queryKey: ['ladder', school.id] });
+    },
+  });
+  const filled = FIELDS.filter((f) => kept[f] !== '');
+  if (typed === null) {
+    return (
+      <div className="rung-notes-own">
+        {filled.map((f) => (
+          <p key={f}>
+            <span className="quiet">{textOf('notes', f)}:</span> {kept[f]}
+          </p>
+        ))}
+        {school.role === 'lead' && (
+          <Button variant="link" size="sm" className="px-0" onClick={() => setTyped(kept)}>
+            {text(filled.length > 0 ? 'notes.change' : 'notes.add', { label })}
+          </Button>
+        )}
+      </div>
+    );
+  }
+  return (
+    <Form
+      className="rung-notes-own"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate(typed);
+      }}
+    >
+      {FIELDS.map((f) => (
+        <Form.Group key={f} controlId={`note-${subject}-${f}`} className="mb-2">
+          <Form.Label className="small mb-0">{textOf('notes', f)}</Form.Label>
+          <Form.Control size="sm" maxLength={f === 'keyWord' ? 30 : 400} value={typed[f]} onChange={(e) => setTyped({ ...typed, [f]: e.target.value })} />
+        </Form.Group>
+      ))}
+      {save.error && <ErrorNote problem={save.error} />}
+      <Button type="submit" size="sm" disabled={save.isPending}>
+        {text('notes.save')}
+      </Button>{' '}
+      <Button variant="link" size="sm" onClick={() => setTyped(null)}>
+        {text('notes.cancel')}
+      </Button>
+    </Form>
+  );
+}

@@ -1,0 +1,71 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+import { useKeys } from '../shell/keys';
+import { Loading } from '../shell/Loading';
+import { labelText, text, warningText } from '../text/text';
+import type { Ladder } from './useLadder';
+
+type Move = Schemas['MoveView'];
+
+/** The three moves that would make the ladder best, each taken with its number. */
+export function Suggestions({ ladder, onTake }: { ladder: Ladder; onTake: (move: Move) => void }) {
+  const { school } = useSchool();
+  const moves = useQuery({
+    queryKey: ['suggestions', school.id, ladder.id, ladder.draft?.version],
+    staleTime: Infinity,
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/suggestions', { params: { path: { schoolId: school.id, ladderId: ladder.id } } })),
+  });
+  const take = (i: number) => () => moves.data?.[i] && onTake(moves.data[i]);
+  useKeys({ '1': take(0), '2': take(1), '3': take(2) });
+  return (
+    <section className="suggestions">
+      <h2>{text('suggest.title')}</h2>
+      {moves.isPending && <Loading />}
+      {moves.data?.length === 0 && <p className="quiet">{text('suggest.none')}</p>}
+      <ol className="plain">
+        {moves.data?.map((move, i) => (
+          <li key={move.rungId}>
+            <MoveReason move={move} />
+            <Button size="sm" variant="outline-primary" onClick={() => onTake(move)}>
+              {text('suggest.take')} <kbd>{i + 1}</kbd>
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Why a move is worth it, in a sentence or two. */
+export function MoveReason({ move }: { move: Move }) {
+  return (
+    <div>
+      <p>
+        <strong>{text('suggest.move', { label: labelText(move.label), from: move.from, to: move.to })}</strong>{' '}
+        {move.sooner.length > 0 && text('suggest.sooner', { words: move.sooner.join(', ') })}
+      </p>
+      {move.fixes.map((w, i) => (
+        <p key={i} className="quiet small">
+          {text('suggest.fixes')} {warningText(w)}
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** The best place for one rung, taken with M. */
+export function BestPlace({ places, onTake }: { places: Schemas['PlacesView']; onTake: (move: Move) => void }) {
+  const best = places.best;
+  useKeys({ m: () => best && onTake(best) }, best !== null);
+  if (!best) return <p className="quiet">{text('suggest.stays')}</p>;
+  return (
+    <div className="best-place">
+      <MoveReason move={best} />
+      <Button size="sm" variant="outline-primary" onClick={() => onTake(best)}>
+        {text('suggest.tryMove')} <kbd>M</kbd>
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,199 @@
+import { useState, type FormEvent } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { usePageTitle } from '../shell/usePageTitle';
+import { text, textOf } from '../text/text';
+import { ChunkList } from './ChunkList';
+import { StyleSample } from './StyleSample';
+import { useSaveStyle, useStyle, type HouseStyle, type StyleView } from './useStyle';
+
+const LABELS = ['revisit', 'teach', 'practise', 'apply', 'tricky', 'double'] as const;
+const LENIENCIES = ['weak-vowel', 's-as-z', 'n-as-ng', 'yoo-as-oo', 'bath-vowel', 'th-voicing'];
+const SWITCHES = ['bath-as-trap', 'putt-as-put', 'caught-as-cot', 'poor-as-paw', 'pen-as-pin', 'long-oo-in-book', 'ng-with-g', 'short-final-y', 'one-with-o'];
+
+/** Our school's way: what it calls things, how it shows them, what it lets in; seen at once on a sample. */
+export function StylePage() {
+  const { school } = useSchool();
+  usePageTitle(text('style.title'));
+  const style = useStyle(school.id);
+  return style.data ? <StyleForm kept={style.data} /> : <Loading />;
+}
+
+function StyleForm({ kept }: { kept: StyleView }) {
+  const { school } = useSchool();
+  const save = useSaveStyle(school.id);
+  const [accent, setAccent] = useState(kept.accent);
+  const [style, setStyle] = useState(kept.style);
+  const lead = school.role === 'lead';
+  const change = (part: Partial<HouseStyle>) => {
+    save.reset();
+    setStyle({ ...style, ...part });
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const labels = Object.fromEntries(Object.entries(style.labels).filter(([, label]) => label.trim() !== ''));
+    save.mutate({ accent, style: { ...style, labels } }, { onSuccess: (saved) => setStyle(saved.style) });
+  };
+  const toggled = (list: readonly string[], id: string, on: boolean) => (on ? [...list, id] : list.filter((other) => other !== id));
+  const switches = style.switches ?? kept.usualSwitches;
+  return (
+    <>
+      <h1>{text('style.title')}</h1>
+      <p className="quiet">{text(lead ? 'style.intro' : 'style.leadOnly')}</p>
+      <div className="style-page">
+        <Form onSubmit={submit}>
+          <fieldset disabled={!lead} className="settings">
+            <section className="panel">
+              <h2>{text('style.marks')}</h2>
+              <Choice name="marks" ids={['trays', 'cuts', 'papers']} prefix="style.marks" value={style.marks.style} onChange={(v) => change({ marks: { ...style.marks, style: v } })} />
+              <div className="form-line">
+                <Form.Label htmlFor="mark-shape" className="mb-0">
+                  {text('style.shape')}
+                </Form.Label>
+                <Form.Select
+                  id="mark-shape"
+                  className="w-auto"
+                  value={style.marks.shape}
+                  onChange={(e) => change({ marks: { ...style.marks, shape: e.target.value as HouseStyle['marks']['shape'] } })}
+                >
+                  {['round', 'square', 'slanted'].map((s) => (
+                    <option key={s} value={s}>
+                      {textOf('style.shape', s)}
+                    </option>
+                  ))}
+                </Form.Select>
+                <Form.Label htmlFor="mark-weight" className="mb-0">
+                  {text('style.weight')}
+                </Form.Label>
+                <Form.Range id="mark-weight" className="w-auto" min={1} max={4} value={style.marks.weight} onChange={(e) => change({ marks: { ...style.marks, weight: Number(e.target.value) } })} />
+              </div>
+              <h3>{text('style.soundLabels')}</h3>
+              <Choice name="sounds" ids={['ipa', 'plain']} prefix="style.soundLabels" value={style.soundLabels} onChange={(v) => change({ soundLabels: v })} />
+              <h3>{text('style.counting')}</h3>
+              <Choice name="counting" ids={['taps', 'sounds']} prefix="style.counting" value={style.counting} onChange={(v) => change({ counting: v })} />
+              <h3>{text('style.lettering')}</h3>
+              <Form.Check id="one-storey" label={text('style.oneStorey')} checked={style.lettering.oneStorey} onChange={(e) => change({ lettering: { ...style.lettering, oneStorey: e.target.checked } })} />
+              <Form.Control
+                aria-label={text('style.lines')}
+                placeholder={text('style.lines')}
+                defaultValue={style.lettering.lines.join(', ')}
+                onBlur={(e) =>
+                  change({
+                    lettering: {
+                      ...style.lettering,
+                      lines: e.target.value
+                        .split(',')
+                        .map((l) => l.trim())
+                        .filter((l) => l !== ''),
+                    },
+                  })
+                }
+              />
+            </section>
+            <section className="panel">
+              <h2>{text('style.words')}</h2>
+              {LABELS.map((label) => (
+                <Form.Group key={label} controlId={`label-${label}`} className="form-line">
+                  <Form.Label className="label-name mb-0">{textOf('style.label', label)}</Form.Label>
+                  <Form.Control
+                    maxLength={30}
+                    placeholder={textOf('style.label', label)}
+                    value={style.labels[label] ?? ''}
+                    onChange={(e) => change({ labels: { ...style.labels, [label]: e.target.value } })}
+                  />
+                </Form.Group>
+              ))}
+            </section>
+            <section className="panel">
+              <h2>{text('style.accent')}</h2>
+              <Form.Select
+                aria-label={text('style.accent')}
+                value={accent}
+                onChange={(e) => {
+                  setAccent(e.target.value);
+                  change({ switches: null });
+                }}
+              >
+                {kept.accents.map((a) => (
+                  <option key={a} value={a}>
+                    {textOf('style.accent', a)}
+                  </option>
+                ))}
+              </Form.Select>
+              <p className="quiet small">{text('style.accentNone')}</p>
+              {accent === kept.accent &&
+                SWITCHES.map((id) => (
+                  <Form.Check key={id} id={`switch-${id}`} label={textOf('style.switch', id)} checked={switches.includes(id)} onChange={(e) => change({ switches: toggled(switches, id, e.target.checked) })} />
+                ))}
+              <h3>{text('style.leniencies')}</h3>
+              {LENIENCIES.map((id) => (
+                <Form.Check
+                  key={id}
+                  id={`leniency-${id}`}
+                  label={textOf('style.leniency', id)}
+                  checked={style.leniencies.includes(id)}
+                  onChange={(e) => change({ leniencies: toggled(style.leniencies, id, e.target.checked) })}
+                />
+              ))}
+            </section>
+            <section className="panel">
+              <h2>{text('style.tricky')}</h2>
+              <Choice name="tricky" ids={['tricky-part', 'boxes', 'by-heart']} prefix="style.tricky" value={style.trickyWay} onChange={(v) => change({ trickyWay: v })} />
+              <h3>{text('style.blending')}</h3>
+              <Choice
+                name="blending"
+                ids={['sound-by-sound', 'continuous', 'cumulative', 'adjacent-first']}
+                prefix="style.blending"
+                value={style.blending}
+                onChange={(v) => change({ blending: v })}
+              />
+              <h3>{text('style.madeUp')}</h3>
+              <Choice name="made-up" ids={['in-lessons', 'only-in-checks', 'never']} prefix="style.madeUp" value={style.madeUpWords} onChange={(v) => change({ madeUpWords: v })} />
+              <h3>{text('style.release')}</h3>
+              <div className="form-line">
+                {(['iDo', 'weDo', 'youDo'] as const).map((step) => (
+                  <Form.Group key={step} controlId={`release-${step}`} className="form-line">
+                    <Form.Label className="mb-0">{textOf('style.release', step)}</Form.Label>
+                    <Form.Control
+                      className="number"
+                      type="number"
+                      min={0}
+                      max={9}
+                      required
+                      value={style.release[step]}
+                      onChange={(e) => change({ release: { ...style.release, [step]: Number(e.target.value) } })}
+                    />
+                  </Form.Group>
+                ))}
+              </div>
+              <p className="quiet small">{text('style.releaseHelp')}</p>
+              <ChunkList chunks={style.chunks} onChange={(chunks) => change({ chunks })} />
+            </section>
+          </fieldset>
+          {save.error && <ErrorNote problem={save.error} />}
+          {lead && (
+            <p className="save-line">
+              <Button type="submit" disabled={save.isPending}>
+                {text('style.save')}
+              </Button>{' '}
+              <span role="status">{save.isSuccess && text('style.saved')}</span>
+            </p>
+          )}
+        </Form>
+        <StyleSample view={kept} style={style} />
+      </div>
+    </>
+  );
+}
+
+function Choice<T extends string>({ name, ids, prefix, value, onChange }: { name: string; ids: T[]; prefix: string; value: string; onChange: (id: T) => void }) {
+  return (
+    <div className="choice" role="radiogroup">
+      {ids.map((id) => (
+        <Form.Check key={id} type="radio" name={name} id={`${name}-${id}`} label={textOf(prefix, id)} checked={value === id} onChange={() => onChange(id)} />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { text } from '../text/text';
+import { MarkedWord } from '../words/MarkedWord';
+import type { HouseStyle, StyleView } from './useStyle';
+
+/** A few words as they will look: marks, sounds, counts. */
+export function StyleSample({ view, style }: { view: StyleView; style: HouseStyle }) {
+  const sound = (sounds: string) =>
+    style.soundLabels === 'ipa'
+      ? `/${sounds.replaceAll('|', ' ').replaceAll('+', '')}/`
+      : sounds
+          .split(/[|+]/)
+          .map((s) => view.sounds.find((known) => known.symbol === s)?.label ?? s)
+          .join(' · ');
+  return (
+    <aside
+      className="panel style-sample"
+      data-marks={style.marks.style}
+      data-mark-shape={style.marks.shape}
+      data-mark-weight={style.marks.weight}
+      data-lettering={style.lettering.oneStorey ? 'one-storey' : 'print'}
+    >
+      <h2>{text('style.sample')}</h2>
+      <ul className="plain">
+        {view.sample.map((w) => (
+          <li key={w.word}>
+            <span className="sample-word">
+              <MarkedWord word={w.word} marks={w.marks} />
+            </span>
+            <span className="quiet small">
+              {sound(w.phonemes)} · {style.counting === 'taps' ? text('style.taps', { taps: w.taps }) : text('style.sounds', { sounds: w.sounds })}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </aside>
+  );
+}
