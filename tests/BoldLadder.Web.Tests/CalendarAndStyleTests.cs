@@ -123,7 +123,9 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
         var southern = await lead.Get<LadderView>(Path($"/ladders/{school.Ladder}/versions/1"));
         Assert.All(southern.Rungs, r => Assert.Empty(r.Warnings));
         var style = await lead.Get<StyleView>(Path("/style"));
-        var northern = style.Style with { Switches = [.. style.UsualSwitches, "putt-as-put"] };
+        var northern = style.Style with { Switches = [.. style.Accents[0].Switches, "putt-as-put"] };
+        var sample = await lead.Get<List<SampleWord>>(Path("/style/sample?accent=southern-british&switches=putt-as-put"));
+        Assert.Equal(("p|ʌ|t", "p|ʊ|t"), (style.Sample.Single(w => w.Word == "putt").Phonemes, sample.Single(w => w.Word == "putt").Phonemes));
         var saved = await TestClient.Read<StyleView>(await lead.Send(HttpMethod.Post, Path("/style"), new StyleRequest("southern-british", northern)));
         Assert.Equal(northern.Switches, saved.Style.Switches);
         var now = await lead.Get<LadderView>(Path($"/ladders/{school.Ladder}/versions/1"));

@@ -210,6 +210,18 @@ public sealed class DraftTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Four_hundred_rungs_and_a_calendar_without_a_teaching_day_have_a_sentence()
+    {
+        var steps = Enumerable.Range(0, 400 - begun.Rungs.Count).Select(i => (LadderStep)new InsertRung(new RungDocument($"more-{i}", "More", ["sh=ʃ"], [], []), null)).ToArray();
+        var full = await Do(lead, 1, steps);
+        Assert.Equal(("very-long", "400"), (full.Problems.Single().Code, full.Problems.Single().Arguments[0]));
+        Assert.Contains(full.Rungs.Single(r => r.Id == "sh=ʃ").Warnings, w => w.Code == "taught-twice");
+        await school.AsOwner(s => s.Terms.Where(t => t.SchoolId == school.School).ExecuteDeleteAsync());
+        Assert.Contains((await lead.Get<LadderView>(Path("/versions/1"))).Problems, p => p.Code == "no-teaching-day");
+        Assert.All((await lead.Get<LadderDatesView>(Path("/versions/1/dates"))).Groups, g => Assert.Equal((0, true), (g.Planned.Count, g.Spare < 0)));
+    }
+
+    [Fact]
     public async Task Tricky_words_say_when_they_become_readable_and_which_part_is_tricky()
     {
         var tricky = await lead.Get<TrickyWordsView>(Draft("/tricky-words"));

@@ -16,6 +16,9 @@ public static class LessonPlanner
     /// <summary>With fewer words of its own than this a rung is taught by ear, by spotting and by forming letters.</summary>
     public const int FewWords = 4;
 
+    /// <summary>Minutes that a quiet day has for other things than teaching.</summary>
+    private const int RoomOfTeach = 5;
+
     /// <summary>Words from recent lessons use one of this many correspondences taught last.</summary>
     private const int RecentCorrespondences = 6;
 
@@ -23,7 +26,8 @@ public static class LessonPlanner
     {
         var own = OwnWords(request).ToList();
         var few = own.Count < FewWords && request.Today.Kind == RungKind.Lesson;
-        var items = Pace.ItemsFor(request.Minutes);
+        // A day without a Teach part has room for more of the rest.
+        var items = Pace.ItemsFor(request.Today.Kind == RungKind.Lesson ? request.Minutes : request.Minutes + RoomOfTeach);
         ImmutableArray<LessonPart> parts =
         [
             Part(PartKind.Revisit, RevisitActivities(request, items)),

@@ -3,7 +3,7 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Words;
 
 /// <summary>
-/// A word to show each correspondence by: the sound's own key word where it is spelled so, else a short word that children know, if it can
+/// A word to show each correspondence by: the sound's own key word where it is spelled so, else a short noun that children know, if it can
 /// be with the correspondence at its start. Source: docs/handbook.md, section 4 (Sound).
 /// </summary>
 public sealed class KeyWords
@@ -16,7 +16,7 @@ public sealed class KeyWords
             .SelectMany(w => w.Required.Distinct().Select(c => (Correspondence: c, Word: w)))
             .GroupBy(w => w.Correspondence)
             .ToDictionary(c => c.Key, c => c.OrderBy(w => w.Word.Spelling != c.Key.Sounds[0].KeyWord)
-                .ThenBy(w => Taps(w.Word)).ThenBy(w => w.Word.Required[0] != c.Key).ThenByDescending(w => w.Word.Zipf).First().Word.Spelling);
+                .ThenBy(w => !w.Word.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun)).ThenBy(w => Taps(w.Word)).ThenBy(w => w.Word.Required[0] != c.Key).ThenByDescending(w => w.Word.Zipf).First().Word.Spelling);
     }
 
     /// <summary>The key word; the sound's own where no word for lessons has the correspondence.</summary>

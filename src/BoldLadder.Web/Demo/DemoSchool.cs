@@ -19,6 +19,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
     private const string TimeZone = "Europe/London";
     private const int WeeksBefore = 34;
     private const int WeeksAfter = 14;
+    private const int WeeksOfThirdTerm = 18;
 
     private static readonly (string Name, int RungsTaught, int Minutes)[] GroupPlan = [("Otters", 12, 20), ("Kestrels", 38, 25), ("Badgers", 71, 15)];
 
@@ -75,7 +76,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
 
     private static string Password() => string.Join('-', Enumerable.Range(0, 3).Select(_ => RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", 5)));
 
-    /// <summary>Two terms around today with a week off between them, and one closed day.</summary>
+    /// <summary>Three terms around today with a break between them, and one closed day.</summary>
     private SchoolCalendar AddCalendar(DateOnly today)
     {
         var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
@@ -83,6 +84,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         [
             ("First term", monday.AddDays(-7 * WeeksBefore), monday.AddDays((-7 * 9) + 4)),
             ("Second term", monday.AddDays(-7 * 7), monday.AddDays((7 * WeeksAfter) + 4)),
+            ("Third term", monday.AddDays(7 * (WeeksAfter + 3)), monday.AddDays((7 * (WeeksAfter + 3 + WeeksOfThirdTerm)) + 4)),
         ];
         foreach (var (name, first, last) in terms) store.Terms.Add(new Term { SchoolId = school, Id = Guid.CreateVersion7(), Name = name, First = first, Last = last });
         var closed = monday.AddDays((7 * 2) + 4);

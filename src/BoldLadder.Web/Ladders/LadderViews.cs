@@ -31,7 +31,8 @@ public sealed record RungView(
     IReadOnlyList<string> Tricky, int NewWords, int KnownWords, int Readable, double TextShare, IReadOnlyList<string> Graduates, string? Reason, IReadOnlyList<Reason> Warnings);
 
 /// <param name="Facts">How often the letters say this, and how often the sound is spelled so.</param>
-public sealed record CorrespondenceView(string Notation, string Grapheme, string Sounds, string KeyWord, CorrespondenceFacts Facts);
+/// <param name="Positions">Where it stands in words for lessons; null where none has it.</param>
+public sealed record CorrespondenceView(string Notation, string Grapheme, string Sounds, string KeyWord, CorrespondenceFacts Facts, PositionFacts? Positions);
 
 /// <param name="Shape">The word's pattern of consonants and vowels in taps: CVC.</param>
 /// <param name="Position">Where the rung's correspondence stands: start, middle or end; empty where it does not show.</param>

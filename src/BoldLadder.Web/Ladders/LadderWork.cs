@@ -23,6 +23,8 @@ public sealed class LadderWork(SchoolScope scope, WordData words, IMemoryCache c
 
     public CorrespondenceTable Facts => Kept((nameof(CorrespondenceTable), scope.Accent), () => new CorrespondenceTable(words.Lexicon, scope.Accent));
 
+    private PositionFacts? Positions(Correspondence one) => Kept((nameof(Positions), one.Notation), () => Items.Positions(one, words.Lexicon));
+
     public KeyWords KeyWords => Kept(nameof(KeyWords), () => new KeyWords(words.Lexicon));
 
     /// <param name="key">Names the ladder as it is: a published version, or a version of a draft.</param>
@@ -40,7 +42,7 @@ public sealed class LadderWork(SchoolScope scope, WordData words, IMemoryCache c
         var keyWords = await scope.Store.TeachingNotes.Where(n => n.KeyWord != "").ToDictionaryAsync(n => n.Subject, n => n.KeyWord);
         var rungs = ladder.Rungs.Zip(analysis.Rungs, (r, a) => new RungView(
             r.Id, r.Label, CodeOf(r.Kind), r.Stage,
-            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, keyWords.GetValueOrDefault(c.Notation) ?? KeyWords.Of(c), Facts.Of(c)))],
+            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, keyWords.GetValueOrDefault(c.Notation) ?? KeyWords.Of(c), Facts.Of(c), Positions(c)))],
             [.. r.Patterns.Each().Select(p => p.Id())], r.Tricky, a.NewWords, a.KnownWords, a.WordsSoFar, Math.Round(a.TextShare, 3), a.Graduates, r.Reason, [.. a.Warnings.Select(ReasonOf)])).ToList();
         return new LadderView(kept.Id, kept.Name, ladder.Approach, version, words.Lexicon.Words.Length, rungs, [.. ladder.Free.Each().Select(p => p.Id())], draft, [.. await Problems(ladder)]);
     }

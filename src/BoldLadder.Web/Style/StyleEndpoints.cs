@@ -11,13 +11,16 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.Web.Style;
 
 /// <summary>Our school's way, with what it is chosen from.</summary>
-/// <param name="Accent">Id of the accent profile; <paramref name="UsualSwitches"/> are its own.</param>
-public sealed record StyleView(string Accent, HouseStyle Style, IReadOnlyList<string> Accents, IReadOnlyList<string> UsualSwitches, IReadOnlyList<SampleWord> Sample, IReadOnlyList<SoundView> Sounds);
+/// <param name="Accent">Id of the accent profile, one of <paramref name="Accents"/>.</param>
+public sealed record StyleView(string Accent, HouseStyle Style, IReadOnlyList<AccentView> Accents, IReadOnlyList<SampleWord> Sample, IReadOnlyList<SoundView> Sounds);
 
 public sealed record StyleRequest(string Accent, HouseStyle Style);
 
 /// <summary>A word to show a style on.</summary>
 public sealed record SampleWord(string Word, string Graphemes, string Phonemes, IReadOnlyList<int> Marks, int Taps, int Sounds);
+
+/// <param name="Switches">The switches that the profile usually has.</param>
+public sealed record AccentView(string Id, IReadOnlyList<string> Switches);
 
 public sealed record SoundView(string Symbol, string Label, string KeyWord);
 
@@ -28,20 +31,36 @@ public sealed record NoteView(string Subject, string KeyWord, string Phrase, str
 public static class StyleEndpoints
 {
     private const int LongestNote = 400;
-    private static readonly string[] Sample = ["ship", "cake", "box", "night", "few", "car", "bath", "pin", "dogs"];
+    private static readonly string[] Sample = ["ship", "cake", "box", "night", "few", "car", "bath", "putt", "happy"];
 
     public static void MapStyle(this IEndpointRouteBuilder school)
     {
         school.MapGet("/style", (SchoolScope scope, WordData words) => TypedResults.Ok(View(scope, words))).WithName("getStyle");
+        school.MapGet("/style/sample", TrySample).WithName("getStyleSample");
         school.MapPost("/style", Save).WithName("saveStyle");
         school.MapGet("/notes", async (SchoolScope scope) => TypedResults.Ok(await scope.Store.TeachingNotes.OrderBy(n => n.Subject)
             .Select(n => new NoteView(n.Subject, n.KeyWord, n.Phrase, n.MouthCue, n.Formation)).ToListAsync())).WithName("getNotes");
         school.MapPost("/notes", SaveNote).WithName("saveNote");
     }
 
-    private static StyleView View(SchoolScope scope, WordData words) => new(scope.School.Accent, scope.Style, [.. Accent.All.Select(a => a.Id)],
-        AccentSwitchIds.Of(Accent.Parse(scope.School.Accent).Switches), [.. Sample.Select(words.Lexicon.Find).OfType<Word>().Select(w => Shown(w, scope.Accent))],
+    private static StyleView View(SchoolScope scope, WordData words) => new(scope.School.Accent, scope.Style, [.. Accent.All.Select(a => new AccentView(a.Id, AccentSwitchIds.Of(a.Switches)))], Words(words, scope.Accent),
         [.. Sound.All.Select(s => new SoundView(s.Symbol, s.PlainLabel, s.KeyWord))]);
+
+    private static IReadOnlyList<SampleWord> Words(WordData words, Accent accent) => [.. Sample.Select(words.Lexicon.Find).OfType<Word>().Select(w => Shown(w, accent))];
+
+    /// <summary>The sample as another accent would say it, with its usual switches or those named, joined by commas.</summary>
+    private static Results<Ok<IReadOnlyList<SampleWord>>, ProblemHttpResult> TrySample(string accent, string? switches, WordData words)
+    {
+        try
+        {
+            var profile = Accent.Parse(accent);
+            return TypedResults.Ok(Words(words, switches is null ? profile : profile with { Switches = AccentSwitchIds.Parse(switches.Split(',', StringSplitOptions.RemoveEmptyEntries)) }));
+        }
+        catch (FormatException problem)
+        {
+            return Problem.Of(StatusCodes.Status422UnprocessableEntity, "bad-style", problem.Message);
+        }
+    }
 
     private static SampleWord Shown(Word word, Accent accent)
     {

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/style/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStyleSample"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/notes": {
         parameters: {
             query?: never;
@@ -520,6 +536,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AccentView: {
+            id: string;
+            switches: string[];
+        };
         Activity: {
             id: string;
             kind: components["schemas"]["ActivityKind"];
@@ -595,6 +615,7 @@ export interface components {
             sounds: string;
             keyWord: string;
             facts: components["schemas"]["CorrespondenceFacts"];
+            positions: null | components["schemas"]["PositionFacts"];
         };
         CountedShare: {
             /** Format: double */
@@ -1106,8 +1127,7 @@ export interface components {
         StyleView: {
             accent: string;
             style: components["schemas"]["HouseStyle"];
-            accents: string[];
-            usualSwitches: string[];
+            accents: components["schemas"]["AccentView"][];
             sample: components["schemas"]["SampleWord"][];
             sounds: components["schemas"]["SoundView"][];
         };
@@ -1769,6 +1789,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StyleView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getStyleSample: {
+        parameters: {
+            query: {
+                accent: string;
+                switches?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleWord"][];
                 };
             };
             /** @description Bad Request */

@@ -29,6 +29,7 @@ function CalendarForm({ kept }: { kept: Calendar }) {
   const queries = useQueryClient();
   const [typed, setTyped] = useState(kept);
   const [day, setDay] = useState('');
+  const [until, setUntil] = useState('');
   const lead = school.role === 'lead';
   const save = useMutation({
     mutationFn: (body: Calendar) => answered(client.POST('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id } }, body })),
@@ -99,14 +100,17 @@ function CalendarForm({ kept }: { kept: Calendar }) {
               ))}
             </ul>
             <div className="form-line">
-              <Form.Control className="w-auto" type="date" aria-label={text('calendar.addClosed')} value={day} onChange={(e) => setDay(e.target.value)} />
+              <Form.Control className="w-auto" type="date" aria-label={text('calendar.closedFirst')} value={day} onChange={(e) => setDay(e.target.value)} />
+              <span>{text('calendar.to')}</span>
+              <Form.Control className="w-auto" type="date" aria-label={text('calendar.closedLast')} min={day} value={until} onChange={(e) => setUntil(e.target.value)} />
               <Button
                 size="sm"
                 variant="outline-secondary"
-                disabled={day === '' || typed.closed.includes(day)}
+                disabled={day === ''}
                 onClick={() => {
-                  change({ closed: [...typed.closed, day].sort() });
+                  change({ closed: [...new Set([...typed.closed, ...daysFrom(day, until || day)])].sort() });
                   setDay('');
+                  setUntil('');
                 }}
               >
                 {text('calendar.addClosed')}
@@ -169,6 +173,16 @@ function CalendarForm({ kept }: { kept: Calendar }) {
       </Form>
     </>
   );
+}
+
+/** Weekdays from one date to another, at most a month of them. */
+function daysFrom(first: string, last: string): string[] {
+  const days: string[] = [];
+  for (let at = Date.parse(first); at <= Date.parse(last) && days.length < 31; at += 86_400_000) {
+    const date = new Date(at);
+    if (date.getUTCDay() !== 0 && date.getUTCDay() !== 6) days.push(date.toISOString().slice(0, 10));
+  }
+  return days;
 }
 
 function LessonDays({ id, days, onChange }: { id: string; days: readonly number[]; onChange: (days: number[]) => void }) {

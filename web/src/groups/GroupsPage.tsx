@@ -5,7 +5,7 @@ import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, labelText, text, textOf } from '../text/text';
+import { dayText, isQuietDay, labelText, text, textOf } from '../text/text';
 
 /** Where the day starts: each group with its lesson one click away. */
 export function GroupsPage() {
@@ -43,8 +43,8 @@ function GroupCard({ group }: { group: Schemas['GroupView'] }) {
         <p>{text('groups.climbed')}</p>
       ) : (
         <p className="group-next">
-          <span className="quiet">{text('groups.new')}</span>
-          <span className="literacy group-rung">{labelText(group.nextRung)}</span>
+          {!isQuietDay(group.nextRung) && <span className="quiet">{text('groups.new')}</span>}
+          <span className={isQuietDay(group.nextRung) ? 'group-rung' : 'literacy group-rung'}>{labelText(group.nextRung)}</span>
         </p>
       )}
       <svg className="progress-bar-thin" viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">

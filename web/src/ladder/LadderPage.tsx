@@ -131,9 +131,11 @@ export function LadderPage() {
   const focusRung = (id: string) => requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-rung="${CSS.escape(id)}"] .rung`)?.focus());
   const onKey = (id: string, event: KeyboardEvent) => {
     const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    // Keys act on the rung that has the focus, and on those chosen with it.
+    const meant = active.includes(id) ? active : [id];
     if (by !== undefined && event.altKey && draft) {
       event.preventDefault();
-      const ids = trying?.kind === 'move' ? trying.ids : active.includes(id) ? active : [id];
+      const ids = trying?.kind === 'move' ? trying.ids : meant;
       const after = anchorAt(rungs, ids, trying?.kind === 'move' ? trying.after : anchorOf(rungs, ids), by);
       if (after !== undefined) setTrying({ kind: 'move', ids, after, by: 'keys' });
       focusRung(id);
@@ -154,7 +156,7 @@ export function LadderPage() {
       focusRung(id);
     } else if (draft && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'x') {
       event.preventDefault();
-      setCut(active);
+      setCut(meant);
     } else if (draft && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'v') {
       event.preventDefault();
       paste();
@@ -162,7 +164,7 @@ export function LadderPage() {
       event.preventDefault();
       act(
         'remove',
-        active.map((one) => ({ $type: 'remove', id: one })),
+        meant.map((one) => ({ $type: 'remove', id: one })),
       );
     } else if (event.key === 'Escape') {
       setCut([]);

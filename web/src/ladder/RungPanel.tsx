@@ -40,6 +40,9 @@ export function RungPanel({ ladder, rung, number, calendar, actions }: Props) {
       {rung.reason && rung.kind === 'lesson' && <p className="flag-note">{rung.reason === 'oral-work' ? text('ladder.thinWhy') : rung.reason}</p>}
       {actions}
       {rung.correspondences.length > 0 && <FactsTable correspondences={rung.correspondences} />}
+      {rung.correspondences.map((c) => (
+        <PositionsLine key={c.notation} one={c} />
+      ))}
       {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
       {rung.graduates.length > 0 && <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>}
       <p className="quiet">{text('ladder.shareOf', { share: shareText(rung.textShare) })}</p>
@@ -48,6 +51,22 @@ export function RungPanel({ ladder, rung, number, calendar, actions }: Props) {
       ))}
       {rung.kind === 'lesson' && <RungWords ladder={ladder} rung={rung} />}
     </>
+  );
+}
+
+/** Where in words a correspondence stands, with an example of each place. */
+function PositionsLine({ one }: { one: Schemas['CorrespondenceView'] }) {
+  const { positions } = one;
+  if (!positions) return null;
+  const places = [
+    { name: 'start', share: positions.start, example: positions.startExample },
+    { name: 'middle', share: positions.middle, example: positions.middleExample },
+    { name: 'end', share: positions.end, example: positions.endExample },
+  ].filter((p) => p.share > 0);
+  return (
+    <p className="quiet small">
+      <span className="literacy">{one.grapheme}</span>: {places.map((p) => `${textOf('position', p.name)} ${p.share}%${p.example ? ` (${p.example})` : ''}`).join(' · ')}
+    </p>
   );
 }
 

@@ -54,7 +54,10 @@ export const RungRow = memo(function RungRow({ rung, number, before, date, isTau
         onKeyDown={(event) => onKey(rung.id, event)}
       >
         <span className="rung-number">{number}</span>
-        <span className={`rung-label${rung.correspondences.length > 0 ? ' literacy' : ''}`}>{labelText(rung.label)}</span>
+        <span className="rung-what">
+          <span className={`rung-label${rung.correspondences.length > 0 ? ' literacy' : ''}`}>{labelText(rung.label)}</span>
+          {rung.correspondences[0] && <span className="rung-key">{rung.correspondences[0].keyWord}</span>}
+        </span>
         <span className="rung-bar">
           <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
             <rect width={100 * Math.sqrt(Math.min(now.newWords, FULL_BAR) / FULL_BAR)} height="10" className="bar-fill" />

@@ -18,7 +18,7 @@ const rung = (id: string, more: Partial<Rung> = {}): Rung => ({
   warnings: [],
   ...more,
 });
-const letters = (...notations: string[]) => notations.map((notation) => ({ notation, grapheme: notation, sounds: '', keyWord: '', facts: undefined! }));
+const letters = (...notations: string[]) => notations.map((notation) => ({ notation, grapheme: notation, sounds: '', keyWord: '', facts: undefined!, positions: null }));
 const ladder = ['a', 'b', 'c', 'd', 'e'].map((id) => rung(id));
 const ids = (rungs: Rung[]) => rungs.map((r) => r.id).join('');
 

@@ -18,6 +18,7 @@ export function CloseDialog({ view, close, onHide }: Props) {
   const [entryId] = useState(() => crypto.randomUUID());
   const [outcome, setOutcome] = useState<Closing['outcome']>('taught');
   const [stoppedAt, setStoppedAt] = useState(activities[activities.length - 1]?.id ?? '');
+  const isQuiet = view.lesson.target.length + view.lesson.patterns.length === 0;
   const toCome = view.date > school.today;
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -36,7 +37,7 @@ export function CloseDialog({ view, close, onHide }: Props) {
             id="outcome-taught"
             label={
               <>
-                {text('close.taught')} <span className="quiet">{text('close.taughtHelp', { what: labelText(view.rungLabel) })}</span>
+                {text('close.taught')} <span className="quiet">{text(isQuiet ? 'close.quietHelp' : 'close.taughtHelp', { what: labelText(view.rungLabel) })}</span>
               </>
             }
             checked={outcome === 'taught'}

@@ -5,7 +5,7 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { useKeys } from '../shell/keys';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, labelText, reasonText, text, textOf } from '../text/text';
+import { dayText, isQuietDay, labelText, reasonText, text, textOf } from '../text/text';
 import { ActivityView } from './ActivityView';
 import { CloseDialog } from './CloseDialog';
 import { minutesOf, useLesson, useLessonChanges, type LessonView } from './lesson';
@@ -47,7 +47,8 @@ function OpenLesson({ view }: { view: LessonView }) {
           <p className="quiet mb-0">{text(when)}</p>
           <h1>{title}</h1>
           <p className="lesson-new">
-            {text('lesson.new', { what: '' })} <span className={view.lesson.target.length > 0 ? 'literacy lesson-target' : 'lesson-target'}>{labelText(view.rungLabel)}</span>
+            {!isQuietDay(view.rungLabel) && `${text('lesson.new', { what: '' })} `}
+            <span className={view.lesson.target.length > 0 ? 'literacy lesson-target' : 'lesson-target'}>{labelText(view.rungLabel)}</span>
           </p>
         </div>
         <div className="lesson-actions">

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, labelText, reasonText, text, textOf } from '../text/text';
+import { dayText, isQuietDay, labelText, reasonText, text, textOf } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
 import { minutesOf, useLesson, type Activity, type LessonView } from './lesson';
 
@@ -33,7 +33,7 @@ function Page({ view }: { view: LessonView }) {
         <header>
           <h1>{title}</h1>
           <p className="sheet-new">
-            {text('lesson.new', { what: '' })}
+            {!isQuietDay(view.rungLabel) && text('lesson.new', { what: '' })}
             <span className={view.lesson.target.length > 0 ? 'literacy' : ''}> {labelText(view.rungLabel)}</span>
           </p>
         </header>

@@ -37,7 +37,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
     save.mutate({ accent, style: { ...style, labels } }, { onSuccess: (saved) => setStyle(saved.style) });
   };
   const toggled = (list: readonly string[], id: string, on: boolean) => (on ? [...list, id] : list.filter((other) => other !== id));
-  const switches = style.switches ?? kept.usualSwitches;
+  const switches = style.switches ?? kept.accents.find((a) => a.id === accent)?.switches ?? [];
   return (
     <>
       <h1>{text('style.title')}</h1>
@@ -116,16 +116,15 @@ function StyleForm({ kept }: { kept: StyleView }) {
                   change({ switches: null });
                 }}
               >
-                {kept.accents.map((a) => (
-                  <option key={a} value={a}>
-                    {textOf('style.accent', a)}
+                {kept.accents.map(({ id }) => (
+                  <option key={id} value={id}>
+                    {textOf('style.accent', id)}
                   </option>
                 ))}
               </Form.Select>
               <p className="quiet small">{text('style.accentNone')}</p>
-              {accent === kept.accent &&
-                SWITCHES.map((id) => (
-                  <Form.Check key={id} id={`switch-${id}`} label={textOf('style.switch', id)} checked={switches.includes(id)} onChange={(e) => change({ switches: toggled(switches, id, e.target.checked) })} />
+              {SWITCHES.map((id) => (
+                <Form.Check key={id} id={`switch-${id}`} label={textOf('style.switch', id)} checked={switches.includes(id)} onChange={(e) => change({ switches: toggled(switches, id, e.target.checked) })} />
                 ))}
               <h3>{text('style.leniencies')}</h3>
               {LENIENCIES.map((id) => (
@@ -182,7 +181,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
             </p>
           )}
         </Form>
-        <StyleSample view={kept} style={style} />
+        <StyleSample view={kept} accent={accent} style={style} />
       </div>
     </>
   );

@@ -1,9 +1,20 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { answered, client } from '../api/client';
+import { useSchool } from '../session/session';
 import { text } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
 import type { HouseStyle, StyleView } from './useStyle';
 
 /** A few words as they will look: marks, sounds, counts. */
-export function StyleSample({ view, style }: { view: StyleView; style: HouseStyle }) {
+export function StyleSample({ view, accent, style }: { view: StyleView; accent: string; style: HouseStyle }) {
+  const { school } = useSchool();
+  const switches = style.switches?.join(',');
+  const sample = useQuery({
+    queryKey: ['style-sample', school.id, accent, switches],
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      answered(client.GET('/api/schools/{schoolId}/style/sample', { params: { path: { schoolId: school.id }, query: switches === undefined ? { accent } : { accent, switches } } })),
+  });
   const sound = (sounds: string) =>
     style.soundLabels === 'ipa'
       ? `/${sounds.replaceAll('|', ' ').replaceAll('+', '')}/`
@@ -21,7 +32,7 @@ export function StyleSample({ view, style }: { view: StyleView; style: HouseStyl
     >
       <h2>{text('style.sample')}</h2>
       <ul className="plain">
-        {view.sample.map((w) => (
+        {(sample.data ?? view.sample).map((w) => (
           <li key={w.word}>
             <span className="sample-word">
               <MarkedWord word={w.word} marks={w.marks} />

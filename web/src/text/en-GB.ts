@@ -83,6 +83,7 @@ export const messages = {
   'lesson.parts': 'The lesson’s minutes',
   'close.title': 'Close the lesson',
   'close.taught': 'Taught',
+  'close.quietHelp': 'Nothing new: what was shown counts as seen.',
   'close.taughtHelp': '{what} counts as taught from now on.',
   'close.stopped': 'Stopped at …',
   'close.activity': 'Stopped at',

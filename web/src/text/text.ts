@@ -113,6 +113,11 @@ export function labelText(label: string): string {
     .join(part(label) ? ', ' : ' ');
 }
 
+/** True for a day that brings nothing new: review, recap, sorting. */
+export function isQuietDay(label: string): boolean {
+  return `label.${label}` in messages && label !== 'tricky-day';
+}
+
 const part = (label: string) => label.split(' ').some((p) => p in patternIds);
 
 /** A correspondence by its letters and sound, a pattern by its name; anything else as it is. */
