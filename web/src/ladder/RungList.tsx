@@ -3,7 +3,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { stageText, text } from '../text/text';
 import type { Rung } from './editing';
-import { gapsBefore } from './rail';
+import { datesInOrder, gapsBefore } from './rail';
 import { RungRow } from './RungRow';
 
 type Group = Schemas['GroupDates'];
@@ -51,7 +51,8 @@ export function RungList({ rungs, trial, group, groups, today, chosen, cut, drag
   const draggedSet = new Set(dragged);
   const calendar = new Map<string, number>();
   for (const { rungId } of group?.warnings ?? []) calendar.set(rungId, (calendar.get(rungId) ?? 0) + 1);
-  const dateOf = (rung: Rung) => group?.planned[rung.id] ?? group?.taught[rung.id];
+  const planned = datesInOrder(rungs, group);
+  const dateOf = (rung: Rung) => planned.get(rung.id) ?? group?.taught[rung.id];
   const next = rungs.find((r) => group?.planned[r.id]);
 
   return (

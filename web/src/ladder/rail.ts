@@ -23,3 +23,9 @@ export function gapsBefore(date: string, previous: string, quiet: readonly Schem
   }
   return parts.join(' · ');
 }
+
+/** The days of the rungs still to come, in the order they are shown in: a rung that is carried along takes the day of its place. */
+export function datesInOrder(rungs: readonly { id: string }[], group: Schemas['GroupDates'] | undefined): Map<string, string> {
+  const dates = Object.values(group?.planned ?? {}).sort();
+  return new Map(rungs.filter((r) => group?.planned[r.id]).map((r, i) => [r.id, dates[i]!]));
+}
