@@ -1,5 +1,5 @@
 import { PartIcon } from '../lesson/PartIcon';
-import { text, textOf } from '../text/text';
+import { countOf, countText, text, textOf } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
 import type { Slide } from './slides';
@@ -26,11 +26,11 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
         return (
           <span className="board-taps">
             <span className="board-boxes" aria-hidden="true">
-              {Array.from({ length: item.taps }, (_, i) => (
+              {Array.from({ length: countOf(item) }, (_, i) => (
                 <span key={i} />
               ))}
             </span>
-            <span>{text('board.taps', { count: item.taps })}</span>
+            <span>{countText(item)}</span>
           </span>
         );
       }

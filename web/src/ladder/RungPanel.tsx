@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { labelText, shareText, soundText, text, textOf, warningText } from '../text/text';
+import { labelText, saysText, shareText, soundText, text, textOf, warningText } from '../text/text';
 import { shown } from '../words/spelling';
 import type { Rung } from './editing';
 import { RungNotes } from './RungNotes';
@@ -23,7 +23,7 @@ export function RungPanel({ ladder, rung, number, calendar, actions }: Props) {
       <h2>{text('ladder.rung', { number, label: labelText(rung.label) })}</h2>
       {rung.correspondences.map((c) => (
         <p key={c.notation} className="correspondence">
-          <span className="literacy">{c.grapheme}</span> {soundText(c.sounds)} <span className="quiet">{text('ladder.asIn', { word: c.keyWord })}</span>
+          <span className="literacy">{c.grapheme}</span> {saysText(c.sounds, c.keyWord)}
         </p>
       ))}
       {rung.patterns.map((p) => (
@@ -85,12 +85,12 @@ function FactsTable({ correspondences }: { correspondences: Schemas['Corresponde
       <tbody>
         {correspondences.flatMap((c) => [
           <tr key={`${c.notation} says`}>
-            <th scope="row">{text('facts.says', { letters: c.grapheme, sound: c.sounds })}</th>
+            <th scope="row">{text('facts.says', { letters: c.grapheme, sound: soundText(c.sounds) })}</th>
             <td>{cell(c.facts.readingReliability.inText)}</td>
             <td>{cell(c.facts.readingReliability.inWords)}</td>
           </tr>,
           <tr key={`${c.notation} spelled`}>
-            <th scope="row">{text('facts.spelled', { letters: c.grapheme, sound: c.sounds })}</th>
+            <th scope="row">{text('facts.spelled', { letters: c.grapheme, sound: soundText(c.sounds) })}</th>
             <td>{cell(c.facts.spellingShare.inText)}</td>
             <td>{cell(c.facts.spellingShare.inWords)}</td>
           </tr>,

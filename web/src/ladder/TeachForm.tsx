@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { labelText, text } from '../text/text';
+import { labelText, soundText, text } from '../text/text';
 import { shown } from '../words/spelling';
 import type { Rung, Step } from './editing';
 import { TeachingPicker } from './TeachingPicker';
@@ -15,7 +15,7 @@ export function TeachForm({ rung, onDo }: { rung: Rung; onDo: (name: string, ste
       <ul className="chips" aria-label={text('edit.teaches')}>
         {rung.correspondences.map((c) => (
           <li key={c.notation}>
-            <span className="literacy">{c.grapheme}</span> /{c.sounds}/
+            <span className="literacy">{c.grapheme}</span> {soundText(c.sounds)}
             <Gone label={c.grapheme} onClick={() => teach(notations.filter((n) => n !== c.notation), rung.patterns)} />
           </li>
         ))}

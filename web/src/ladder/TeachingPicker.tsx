@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
-import { labelText, text } from '../text/text';
+import { labelText, soundText, text } from '../text/text';
 
 /** Finds a correspondence by its letters or sound, or a pattern by its name, and adds it. */
 export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick: (what: string) => void }) {
@@ -15,7 +15,7 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/teachables', { params: { path: { schoolId: school.id } } })),
   });
   const options = [
-    ...(all.data?.correspondences.map((c) => ({ id: c.notation, label: text('edit.option', { letters: c.grapheme, sound: c.sounds, word: c.keyWord }), starts: c.grapheme })) ?? []),
+    ...(all.data?.correspondences.map((c) => ({ id: c.notation, label: text('edit.option', { letters: c.grapheme, sound: soundText(c.sounds), word: c.keyWord }), starts: c.grapheme })) ?? []),
     ...(all.data?.patterns.map((p) => ({ id: p, label: labelText(p), starts: labelText(p) })) ?? []),
   ].filter((o) => !not.includes(o.id));
   const asked = typed.trim().toLowerCase();

@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
-import { labelText, reasonText, text, textOf } from '../text/text';
+import { labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
 import { minutesOf, type Activity, type CardItem, type Command, type SentenceItem } from './lesson';
 import { WordTile } from './WordTile';
 
@@ -65,7 +65,7 @@ export function ActivityView({ activity, problems, editable, busy, onCommand }: 
 
 function Card({ item, broken }: { item: CardItem; broken: boolean }) {
   return (
-    <span className={`card-item literacy${broken ? ' broken' : ''}`} title={[`/${item.sounds}/`, ...item.reasons.map(reasonText)].join(' · ')}>
+    <span className={`card-item literacy${broken ? ' broken' : ''}`} title={[soundText(item.sounds), ...item.reasons.map(reasonText)].join(' · ')}>
       {item.grapheme}
     </span>
   );
@@ -78,7 +78,7 @@ function NewCard({ item }: { item: CardItem }) {
     <div className="new-card">
       <span className="literacy new-grapheme">{item.grapheme}</span>
       <div>
-        <p className="new-sound">{text('card.says', { sounds: item.sounds.replace('+', ' '), word: item.keyWord })}</p>
+        <p className="new-sound">{saysText(item.sounds, item.keyWord)}</p>
         <p className="quiet mb-1">
           {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })} {text(item.canBeHeld ? 'card.held' : 'card.short')}
         </p>

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, isQuietDay, labelText, reasonText, text, textOf } from '../text/text';
+import { countOf, dayText, isQuietDay, labelText, reasonText, saysText, text, textOf } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
 import { minutesOf, useLesson, type Activity, type LessonView } from './lesson';
 
@@ -68,7 +68,7 @@ function Items({ activity }: { activity: Activity }) {
             return (
               <span key={item.id} className="literacy sheet-word">
                 <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />
-                {activity.kind === 'spell-words' && <small>{item.taps}</small>}
+                {activity.kind === 'spell-words' && <small>{countOf(item)}</small>}
               </span>
             );
           case 'card':
@@ -77,7 +77,7 @@ function Items({ activity }: { activity: Activity }) {
                 <b className="literacy">{item.grapheme}</b>
                 {activity.kind === 'new-correspondence' && (
                   <span>
-                    {text('card.says', { sounds: item.sounds.replace('+', ' '), word: item.keyWord })}.{' '}
+                    {saysText(item.sounds, item.keyWord)}.{' '}
                     {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })}
                   </span>
                 )}

@@ -29,7 +29,7 @@ export function useSaveStyle(schoolId: string) {
 
 /** Lays a style over the page: words and sounds by the catalogue, marks by attributes that the style sheet reads. */
 export function applyStyle(view: StyleView) {
-  setWording({ labels: view.style.labels, plainSounds: view.style.soundLabels === 'plain', sounds: view.sounds });
+  setWording({ labels: view.style.labels, plainSounds: view.style.soundLabels === 'plain', countsSounds: view.style.counting === 'sounds', sounds: view.sounds });
   const root = document.documentElement.dataset;
   root['marks'] = view.style.marks.style;
   root['markShape'] = view.style.marks.shape;

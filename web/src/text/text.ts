@@ -29,10 +29,11 @@ export function text(key: MessageKey, values: Record<string, string | number> = 
 interface Wording {
   labels: Record<string, string>;
   plainSounds: boolean;
+  countsSounds: boolean;
   sounds: readonly Schemas['SoundView'][];
 }
 
-let wording: Wording = { labels: {}, plainSounds: false, sounds: [] };
+let wording: Wording = { labels: {}, plainSounds: false, countsSounds: false, sounds: [] };
 
 export function setWording(next: Wording) {
   wording = next;
@@ -49,6 +50,21 @@ function renamed(key: MessageKey, sentence: string): string {
   if (tricky) said = said.replace(/\btricky word(s?)\b/gi, (_, s: string) => tricky + s);
   if (double) said = said.replace(/\bdouble(s?)\b/g, (_, s: string) => double + s);
   return said;
+}
+
+/** A sound with its key word, said once: /eɪ/ as in rain; a plain label has its key word in it. */
+export function saysText(sounds: string, keyWord: string): string {
+  return wording.plainSounds ? soundText(sounds) : text('card.says', { sound: soundText(sounds), word: keyWord });
+}
+
+/** How many fingers or boxes a word takes: taps, or sounds where the school counts those. */
+export function countOf(word: { taps: number; phonemes: string }): number {
+  return wording.countsSounds ? word.phonemes.split(/[|+]/).length : word.taps;
+}
+
+/** 3 taps, or 4 sounds. */
+export function countText(word: { taps: number; phonemes: string }): string {
+  return text(wording.countsSounds ? 'board.sounds' : 'board.taps', { count: countOf(word) });
 }
 
 /** Sounds as the school shows them: /eɪ/, or “ai as in rain”. Two sounds of one grapheme are joined by +. */
@@ -72,6 +88,7 @@ export function reasonText(reason: Schemas['Reason']): string {
 
 /** What is wrong with a rung's place, put into words. */
 export function warningText(warning: Schemas['Reason']): string {
+  if (warning.code === 'second-sound') return text('warning.second-sound', { 0: soundText(warning.arguments[0]!), 1: Number(warning.arguments[1]), 2: Number(warning.arguments[2]) });
   if (warning.code === 'approach-left') return textOf('approachRule', warning.arguments[0]!, { 0: teachingText(warning.arguments[1]!) });
   if (warning.code === 'checkpoint-missed') return text('warning.checkpoint-missed', { 0: stageText(teachingText(warning.arguments[0]!)), 1: dayText(warning.arguments[1]!) });
   return textOf('warning', warning.code, Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : teachingText(a)])));
