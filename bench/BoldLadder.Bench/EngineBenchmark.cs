@@ -62,7 +62,10 @@ public class EngineBenchmark
     public LadderAnalysis Analyse() => LadderAnalysis.Of(longLadder, index);
 
     [Benchmark(Description = "all 150 places of one drag, analysed")]
-    public int Drag() => Enumerable.Range(0, longLadder.Rungs.Length).AsParallel().Sum(to => LadderAnalysis.Of(longLadder.Moved(40, to), index).Warnings.Count());
+    public int Drag() => PlaceAnswers.Of(longLadder, 40, index).Sum(a => a.Warnings.Length);
+
+    [Benchmark(Description = "the three moves that gain most")]
+    public int Suggest() => MoveSuggestions.Of(ladder, index, 3).Length;
 
     [Benchmark(Description = "the rung of every word on a ladder")]
     public int WhenDecodable()

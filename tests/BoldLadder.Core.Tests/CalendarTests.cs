@@ -69,6 +69,8 @@ public class CalendarTests
         Assert.Equal(autumn, CalendarFit.Of(Rungs(3).Rungs, calendar, autumn, hasBegun: false).Rungs[0].Date);
         Assert.Equal(autumn.AddDays(14), CalendarFit.Of(Rungs(3).Rungs, calendar, autumn, hasBegun: true).Rungs[0].Date);
         Assert.Throws<ArgumentOutOfRangeException>(() => calendar.KindFor(autumn.AddDays(5), true));
+        var without = new SchoolCalendar([(Monday, Monday.AddDays(4)), (autumn, autumn.AddDays(25))], [], rhythm: new Rhythm(1, 0, 0));
+        Assert.Equal((5, 0), (without.Kinds.Count(k => k == DayKind.Return), without.Kinds.Count(k => k == DayKind.Recap)));
     }
 
     [Fact]

@@ -232,6 +232,9 @@ test('a hundred and fifty rungs stay readable, and all of them can be reached by
   await signIn(page);
   await newLadder(page, 'Long', /^Sounds first/);
   expect(await page.locator('.row-rung').count()).toBeGreaterThanOrEqual(150);
+  await page.getByLabel('Compare with').selectOption('Fernhollow letters first');
+  await expect(page.locator('.curve-other')).toHaveCount(124);
+  await page.getByLabel('Compare with').selectOption('no other');
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
   const heights = await page.locator('.row-rung').evaluateAll((rows) => rows.map((r) => r.getBoundingClientRect().height));
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(40);

@@ -12,6 +12,9 @@ interface Props {
   group: Schemas['GroupDates'] | undefined;
   /** Null for a published version. */
   changes: DraftChanges | null;
+  /** The ladder whose reading curve is drawn beside this one's; empty for none. */
+  compareId: string;
+  onCompare: (id: string) => void;
   onLadder: (id: string) => void;
   onVersion: (version: string | null) => void;
   onGroup: (id: string) => void;
@@ -20,12 +23,14 @@ interface Props {
 }
 
 /** Which ladder and version is looked at, what it comes to, and what can be done with it. */
-export function LadderHead({ ladders, view, summary, groups, group, changes, onLadder, onVersion, onGroup, onPanel, onDialog }: Props) {
+export function LadderHead({ ladders, view, summary, groups, group, changes, compareId, onCompare, onLadder, onVersion, onGroup, onPanel, onDialog }: Props) {
   const { school } = useSchool();
   const lead = school.role === 'lead';
   const last = view.rungs[view.rungs.length - 1];
   const warned = view.rungs.filter((r) => r.warnings.length > 0).length;
   const draft = view.draft;
+  // A draft is compared with its own published version too.
+  const others = ladders.filter((l) => l.latestVersion > 0 && (l.id !== view.id || draft));
   return (
     <div className="ladder-head">
       <div className="head-line">
@@ -92,6 +97,19 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, onL
             {text('ladder.summary', { rungs: view.rungs.length, words: last.readable })} · {text('ladder.share', { share: shareText(last.textShare) })} ·{' '}
             {warned === 0 ? text('ladder.noWarnings') : text('ladder.allWarnings', { count: warned })} · {textOf('approach', view.approach)}
           </span>
+        )}
+        {others.length > 0 && (
+          <label className="rail-choice">
+            {text('ladder.compare')}{' '}
+            <Form.Select size="sm" className="w-auto d-inline-block" value={compareId} onChange={(e) => onCompare(e.target.value)}>
+              <option value="">{text('ladder.compareNone')}</option>
+              {others.map((l) => (
+                <option key={l.id} value={l.id}>
+                  {l.id === view.id ? text('ladder.comparePublished', { version: l.latestVersion }) : l.name}
+                </option>
+              ))}
+            </Form.Select>
+          </label>
         )}
         {groups.length > 0 && (
           <label className="rail-choice">

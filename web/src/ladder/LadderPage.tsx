@@ -45,6 +45,9 @@ export function LadderPage() {
   const draft = view?.draft ? view : undefined;
   const changes = useDraftChanges(draft);
   const dates = useDates(which, view?.draft?.version);
+  const [compareId, setCompareId] = useState('');
+  const comparedSummary = ladders.data?.find((l) => l.id === compareId);
+  const compared = useLadderView(comparedSummary ? { ladderId: comparedSummary.id, version: comparedSummary.latestVersion } : null);
   const [groupId, setGroupId] = useState<string | null>(null);
   const group = dates.data?.groups.find((g) => g.groupId === groupId) ?? dates.data?.groups[0];
 
@@ -110,6 +113,8 @@ export function LadderPage() {
         groups={dates.data?.groups ?? []}
         group={group}
         changes={draft ? changes : null}
+        compareId={compareId}
+        onCompare={setCompareId}
         onLadder={(id) => {
           clear();
           put({ ladder: id, version: null, rung: null, panel: null });
@@ -150,6 +155,7 @@ export function LadderPage() {
             <RungList
               rungs={shown}
               trial={trying ? trial.data : undefined}
+                compared={comparedSummary ? (compared.data?.rungs.map((r) => r.textShare) ?? []) : []}
               group={group}
               groups={dates.data?.groups ?? []}
               today={dates.data?.today}

@@ -11,6 +11,8 @@ type Group = Schemas['GroupDates'];
 export interface Shown {
   rungs: Rung[];
   trial: Schemas['TrialView'] | undefined;
+  /** Share of text readable after each rung of the ladder that this one is compared with. */
+  compared: readonly number[];
   group: Group | undefined;
   groups: Group[];
   today: string | undefined;
@@ -31,7 +33,7 @@ interface Props extends Shown {
 }
 
 /** The rungs between two rails, the calendar as the left one. Arrow keys go from rung to rung; with Alt they carry the rung along. */
-export function RungList({ rungs, trial, group, groups, today, chosen, cut, dragged, over, places, canEdit, onChoose, onKey, onRenameStage }: Props) {
+export function RungList({ rungs, trial, compared, group, groups, today, chosen, cut, dragged, over, places, canEdit, onChoose, onKey, onRenameStage }: Props) {
   const list = useRef<HTMLOListElement>(null);
   const last = chosen[chosen.length - 1];
   useEffect(() => {
@@ -83,6 +85,8 @@ export function RungList({ rungs, trial, group, groups, today, chosen, cut, drag
             rung={rung}
             number={i + 1}
             before={(trials.get(rungs[i - 1]?.id ?? '') ?? rungs[i - 1])?.textShare ?? 0}
+            otherFrom={compared[i - 1]}
+            otherTo={compared[i]}
             date={date}
             isTaught={group?.taught[rung.id] !== undefined}
             isToday={date !== undefined && date === today}

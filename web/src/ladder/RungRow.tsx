@@ -10,6 +10,9 @@ export interface RowProps {
   number: number;
   /** Share of text that could be read before this rung. */
   before: number;
+  /** The same two shares of the ladder that this one is compared with. */
+  otherFrom: number | undefined;
+  otherTo: number | undefined;
   date: string | undefined;
   isTaught: boolean;
   isToday: boolean;
@@ -31,7 +34,7 @@ export interface RowProps {
 const FULL_BAR = 80;
 
 /** One rung between the rails: its date, what it teaches, what it unlocks, its piece of the reading curve, its marks. */
-export const RungRow = memo(function RungRow({ rung, number, before, date, isTaught, isToday, groups, trial, warnings, chosen, cut, dragged, line, place, canEdit, onChoose, onKey }: RowProps) {
+export const RungRow = memo(function RungRow({ rung, number, before, otherFrom, otherTo, date, isTaught, isToday, groups, trial, warnings, chosen, cut, dragged, line, place, canEdit, onChoose, onKey }: RowProps) {
   const { setNodeRef: dropRef } = useDroppable({ id: `row ${rung.id}` });
   const { setNodeRef: gripRef, listeners } = useDraggable({ id: `rung ${rung.id}`, disabled: !canEdit });
   const now = trial ?? rung;
@@ -69,7 +72,7 @@ export const RungRow = memo(function RungRow({ rung, number, before, date, isTau
         <span className="rung-share" title={text('ladder.shareOf', { share: shareText(now.textShare) })}>
           {shareText(now.textShare)}
         </span>
-        <ReadingCurve from={before} to={now.textShare} />
+        <ReadingCurve from={before} to={now.textShare} otherFrom={otherFrom} otherTo={otherTo} />
       </button>
       <span className="rung-notes">
         {rung.tricky.map((word) => (
@@ -115,12 +118,13 @@ export function RowHeads({ canEdit }: { canEdit: boolean }) {
 }
 
 /** A rung's piece of the reading curve: from the share of running text that could be read before it to the share after it. */
-function ReadingCurve({ from, to }: { from: number; to: number }) {
+function ReadingCurve({ from, to, otherFrom, otherTo }: { from: number; to: number; otherFrom: number | undefined; otherTo: number | undefined }) {
   return (
     <span className="rung-curve">
       <svg viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true">
         <polygon points={`0,0 ${100 * from},0 ${100 * to},40 0,40`} className="curve-area" />
         <line x1={100 * from} y1="0" x2={100 * to} y2="40" className="curve-line" vectorEffect="non-scaling-stroke" />
+        {otherTo !== undefined && <line x1={100 * (otherFrom ?? 0)} y1="0" x2={100 * otherTo} y2="40" className="curve-other" vectorEffect="non-scaling-stroke" />}
       </svg>
     </span>
   );

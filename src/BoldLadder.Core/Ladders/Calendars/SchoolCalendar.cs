@@ -96,13 +96,13 @@ public sealed class SchoolCalendar
         var kinds = new DayKind[days.Length];
         for (var term = 0; term < Terms.Length; term++) MarkWeekEnds(kinds, Terms[term]);
         DateOnly? back = null;
-        var quiet = 0;
+        var (weeks, kind) = (0, DayKind.Return);
         for (var i = 1; i < days.Length; i++)
         {
             var gap = days[i].DayNumber - days[i - 1].DayNumber;
-            if (gap > LongBreak) (back, quiet) = (days[i], gap > Summer ? Rhythm.RecapWeeks : 1);
-            if (Rhythm == Rhythm.None || back is not { } first || days[i] >= StartOfWeek(first).AddDays(Math.Max(1, quiet) * Week) || kinds[i] == DayKind.Check) continue;
-            kinds[i] = quiet == 1 ? DayKind.Return : DayKind.Recap;
+            if (gap > LongBreak) (back, weeks, kind) = gap > Summer && Rhythm.RecapWeeks > 0 ? (days[i], Rhythm.RecapWeeks, DayKind.Recap) : (days[i], 1, DayKind.Return);
+            if (Rhythm == Rhythm.None || back is not { } first || days[i] >= StartOfWeek(first).AddDays(weeks * Week) || kinds[i] == DayKind.Check) continue;
+            kinds[i] = kind;
         }
         return [.. kinds];
     }
