@@ -62,6 +62,14 @@ public class SuggestionTests
     }
 
     [Fact]
+    public void What_is_best_for_one_rung_is_found_for_the_whole_ladder()
+    {
+        var ng = Given.ShortVowelsFirst.IndexOf("ng=ŋ");
+        var own = MoveSuggestions.ForRung(Given.ShortVowelsFirst, ng, Index)!;
+        Assert.Contains(MoveSuggestions.Of(Given.ShortVowelsFirst, Index, 8), m => m.Reading >= own.Reading);
+    }
+
+    [Fact]
     public void An_empty_ladder_and_one_rung_get_no_suggestion()
     {
         Assert.Empty(MoveSuggestions.Of(Given.LettersFirst with { Rungs = [] }, Index, 3));

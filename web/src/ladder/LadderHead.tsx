@@ -1,7 +1,7 @@
 import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
-import { shareText, shortDayText, text, textOf } from '../text/text';
+import { shareText, shortDayText, text } from '../text/text';
 import type { DraftChanges, Ladder } from './useLadder';
 
 interface Props {
@@ -34,9 +34,9 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
   return (
     <div className="ladder-head">
       <div className="head-line">
-        <h1>{view.name}</h1>
+        <h1 className={ladders.length > 1 ? 'visually-hidden' : ''}>{view.name}</h1>
         {ladders.length > 1 && (
-          <Form.Select size="sm" className="w-auto" aria-label={text('ladder.which')} value={view.id} onChange={(e) => onLadder(e.target.value)}>
+          <Form.Select className="ladder-choice" aria-label={text('ladder.which')} value={view.id} onChange={(e) => onLadder(e.target.value)}>
             {ladders.map((l) => (
               <option key={l.id} value={l.id}>
                 {l.name}
@@ -95,7 +95,7 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
         {last && (
           <span>
             {text('ladder.summary', { rungs: view.rungs.length, words: last.readable })} · {text('ladder.share', { share: shareText(last.textShare) })} ·{' '}
-            {warned === 0 ? text('ladder.noWarnings') : text('ladder.allWarnings', { count: warned })} · {textOf('approach', view.approach)}
+            {warned === 0 ? text('ladder.noWarnings') : text('ladder.allWarnings', { count: warned })}
           </span>
         )}
         {others.length > 0 && (
@@ -122,7 +122,7 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
               ))}
             </Form.Select>{' '}
             {group && (
-              <span className={group.spare < 0 || !group.hasEnoughSpare ? 'spare-few' : ''}>
+              <span title={text('rail.spareWhy')} className={group.spare < 0 || !group.hasEnoughSpare ? 'spare-few' : ''}>
                 {text(group.spare < 0 ? 'rail.missing' : group.hasEnoughSpare ? 'rail.spare' : 'rail.fewSpare', {
                   days: Math.abs(group.spare),
                   weeks: Math.ceil(Math.abs(group.spare) / 5),

@@ -17,7 +17,7 @@ public sealed record MoveSuggestion(
 public static class MoveSuggestions
 {
     /// <summary>So many rungs that look best at a glance, and so many of those with a warning, are tried at every place.</summary>
-    private const int Promising = 5;
+    private const int Promising = 8;
     private const int Warned = 4;
     private const int Examples = 6;
 
@@ -29,9 +29,12 @@ public static class MoveSuggestions
     public static ImmutableArray<MoveSuggestion> Of(Ladder ladder, WordIndex index, int count)
     {
         var now = LadderAnalysis.Of(ladder, index);
-        var promising = EarlierMoves(ladder, index).GroupBy(m => m.From).OrderByDescending(r => r.Max(m => m.Gain)).Take(Promising).Select(r => r.Key);
-        var warned = Enumerable.Range(0, ladder.Rungs.Length).Where(r => !now.Rungs[r].Warnings.IsEmpty).Take(Warned);
-        return [.. promising.Union(warned).Select(r => Best(ladder, r, PlaceAnswers.Of(ladder, r, index), index)).OfType<MoveSuggestion>()
+        // A ladder without a warning has none to end, so that no rung may leave its stage.
+        var anywhere = now.Warnings.Any();
+        var promising = EarlierMoves(ladder, index, anywhere).GroupBy(m => m.From).OrderByDescending(r => r.Max(m => m.Gain)).Take(Promising).Select(r => r.Key);
+        var warned = Enumerable.Range(0, ladder.Rungs.Length).Where(r => !now.Rungs[r].Warnings.IsEmpty).Take(Warned).ToList();
+        var tried = promising.Except(warned).Select(r => (Rung: r, Within: anywhere ? int.MaxValue : AcrossStage(ladder, r))).Concat(warned.Select(r => (Rung: r, Within: int.MaxValue)));
+        return [.. tried.Select(r => Best(ladder, r.Rung, PlaceAnswers.Of(ladder, r.Rung, index, r.Within), index)).OfType<MoveSuggestion>()
             .OrderByDescending(m => m.Fixes.Length).ThenByDescending(m => m.Reading).Take(count)];
     }
 
@@ -46,6 +49,15 @@ public static class MoveSuggestions
     /// <summary>No new kind of trouble on any rung, and fewer warnings, or as many and more words read earlier.</summary>
     private static bool IsBetter(PlaceAnswer there, PlaceAnswer here) =>
         there.Warnings.Length < here.Warnings.Length || (there.Warnings.Length == here.Warnings.Length && there.Reading > here.Reading && IsSame(there.Warnings, here.Warnings));
+
+    /// <summary>How far a rung can go either way before it leaves its stage.</summary>
+    private static int AcrossStage(Ladder ladder, int rung)
+    {
+        var (first, last) = (rung, rung);
+        while (first > 0 && ladder.Rungs[first - 1].Stage == ladder.Rungs[rung].Stage) first--;
+        while (last + 1 < ladder.Rungs.Length && ladder.Rungs[last + 1].Stage == ladder.Rungs[rung].Stage) last++;
+        return Math.Max(rung - first, last - rung) + 1;
+    }
 
     private static bool MayGo(Ladder ladder, int from, PlaceAnswer there, PlaceAnswer here)
     {
@@ -69,10 +81,10 @@ public static class MoveSuggestions
     }
 
     /// <summary>
-    /// For each move of a rung to an earlier place what it gains in reading, from the two highest rungs of each word: a word whose highest is
+    /// For each move of a rung to an earlier place, within its stage or anywhere, what it gains in reading, from the two highest rungs of each word: a word whose highest is
     /// the moved rung comes down to the next highest or the new place; words between come one rung later.
     /// </summary>
-    private static IEnumerable<(int From, int To, long Gain)> EarlierMoves(Ladder ladder, WordIndex index)
+    private static IEnumerable<(int From, int To, long Gain)> EarlierMoves(Ladder ladder, WordIndex index, bool anywhere)
     {
         var newWords = new int[ladder.Rungs.Length];
         var nextHighest = Enumerable.Range(0, ladder.Rungs.Length).Select(_ => new List<int>()).ToArray();
@@ -84,11 +96,12 @@ public static class MoveSuggestions
         for (var from = 1; from < ladder.Rungs.Length; from++)
         {
             long pushed = 0;
+            bool IsOfStage(int rung) => anywhere || ladder.Rungs[rung].Stage == ladder.Rungs[from].Stage;
             for (var to = from - 1; to >= 0; to--)
             {
                 pushed += newWords[to];
                 var gain = nextHighest[from].Sum(next => (long)(from - Math.Max(to, next + (next >= to ? 1 : 0)))) - pushed;
-                if (gain > 0) yield return (from, to, gain);
+                if (gain > 0 && (IsOfStage(to) || (to > 0 && IsOfStage(to - 1)))) yield return (from, to, gain);
             }
         }
     }

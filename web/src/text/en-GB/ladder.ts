@@ -1,7 +1,7 @@
 /** The ladder: rungs, warnings, editing, history. */
 export const ladder = {
   'ladder.title': 'Ladder',
-  'ladder.summary': '{rungs} rungs · {words} words for lessons by the top',
+  'ladder.summary': '{rungs} rungs · {words} words',
   'ladder.rungs': 'Rungs, first at the top',
   'ladder.rung': 'Rung {number}: {label}',
   'ladder.readable': '{count} so far',
@@ -84,9 +84,10 @@ export const ladder = {
   'rail.today': 'Today · {group} comes to this next',
   'rail.break': '{weeks, plural, one {a week} other {# weeks}} without lessons',
   'rail.quiet': '{kind} {date}{count, plural, one {} other { (# days)}}',
-  'rail.spare': '{days, plural, one {# teaching day} other {# teaching days}} to spare until {last}',
-  'rail.fewSpare': 'only {days, plural, =0 {no teaching day} one {# teaching day} other {# teaching days}} to spare until {last}; keep a tenth free',
-  'rail.missing': '{days, plural, one {# teaching day} other {# teaching days}} missing until {last}, about {weeks, plural, one {# week} other {# weeks}}',
+  'rail.spare': '{days, plural, one {# day} other {# days}} to spare until {last}',
+  'rail.fewSpare': 'only {days, plural, =0 {no day} one {# day} other {# days}} to spare until {last}',
+  'rail.spareWhy': 'Keep a tenth of the teaching days free: some will be lost.',
+  'rail.missing': '{days, plural, one {# day} other {# days}} missing until {last}, about {weeks, plural, one {# week} other {# weeks}}',
   'label.review-day': 'Review day',
   'label.check-day': 'Assessment day',
   'label.assessment-day': 'Assessment day',
