@@ -36,6 +36,8 @@ try
         ["check", .. var rest] => Run(CheckCommand.Run, rest),
         ["build-lexicon", .. var rest] => BuildLexiconCommand.Run(rest, Console.Error),
         ["derive-ladder", .. var rest] => DeriveLadderCommand.Run(rest, Console.Error),
+        ["chain", .. var rest] => Run(ChainCommand.Run, rest),
+        ["madeup", .. var rest] => Run(MadeUpCommand.Run, rest),
         ["mark", .. var rest] => Run(MarkCommand.Run, rest),
         ["review", .. var rest] => Run(ReviewCommand.Run, rest),
         ["gold"] => GoldCommand.Run(output),

@@ -58,7 +58,7 @@ public class SuggestionTests
                 Assert.Equal(Reading(after) - Reading(ladder), move.Reading);
             }
         }
-        Assert.Equal(WarningKind.WholeBeforePart, Assert.Single(MoveSuggestions.Of(Given.ShortVowelsFirst.Moved(10, 60), Index, 1)).Fixes.Select(f => f.Kind).Where(k => k == WarningKind.WholeBeforePart).Distinct().Single());
+        Assert.Equal(WarningKind.WholeBeforePart, Assert.Single(MoveSuggestions.Of(Given.ShortVowelsFirst.Moved(Given.ShortVowelsFirst.IndexOf("ck=k"), 1), Index, 1)).Fixes.Select(f => f.Kind).Where(k => k == WarningKind.WholeBeforePart).Distinct().Single());
     }
 
     [Fact]

@@ -14,7 +14,7 @@ public static class LexiconRow
     [
         (WordFlags.Bath, "bath"), (WordFlags.Heteronym, "heteronym"), (WordFlags.BritishOnly, "gb-only"), (WordFlags.AmericanOnly, "us-only"),
         (WordFlags.Cloth, "cloth"), (WordFlags.Cure, "cure"), (WordFlags.Name, "name"), (WordFlags.Place, "place"),
-        (WordFlags.Capital, "capital"), (WordFlags.Contraction, "contraction"), (WordFlags.Reviewed, "reviewed"),
+        (WordFlags.Capital, "capital"), (WordFlags.Contraction, "contraction"), (WordFlags.Reviewed, "reviewed"), (WordFlags.Rude, "rude"),
     ];
 
     private static readonly (PartsOfSpeech Part, char Letter)[] SpeechLetters =

@@ -59,13 +59,21 @@ public sealed class Word
     public Topics Topics { get; init; }
 
     /// <summary>The two words a compound is made of (sun, set); empty for other words.</summary>
-    public ImmutableArray<string> Compound { get; init; } = [];
+    public ImmutableArray<string> Compound
+    {
+        get;
+        init
+        {
+            field = value;
+            if (!value.IsEmpty) Patterns |= Patterns.Compound;
+        }
+    } = [];
 
     /// <summary>Further readings of the same letters (wind, lead), the likeliest first; empty for most words.</summary>
     public ImmutableArray<Segmentation> Also { get; init; } = [];
 
     /// <summary>The patterns that reading the word needs; of a compound, <see cref="Patterns.Compound"/> too.</summary>
-    public Patterns Patterns { get; }
+    public Patterns Patterns { get; private init; }
 
     /// <summary>The correspondences in word order, the a of a bath word told apart.</summary>
     public ImmutableArray<Correspondence> Required { get; }

@@ -62,6 +62,9 @@ public enum WordFlags
 
     /// <summary>Read by hand, split and sounds: data/review.</summary>
     Reviewed = 1 << 10,
+
+    /// <summary>Rude enough that nothing made up may sound like it, contain it, or be one sound from it.</summary>
+    Rude = 1 << 11,
 }
 
 /// <summary>What a word can be in a sentence; a word may be several.</summary>

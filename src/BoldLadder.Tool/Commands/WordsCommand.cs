@@ -1,7 +1,5 @@
 using System.Globalization;
-using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
-using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
 
@@ -17,7 +15,7 @@ public static class WordsCommand
         var arguments = new Arguments("words", given, ["--json", "--lenient"], ["--taught", "--with", "--shape", "--limit", "--accent"]);
         var accent = Session.AccentOf(arguments);
         var taught = session.TaughtOf(arguments);
-        var with = With(arguments, accent);
+        var with = arguments.Correspondences("--with", accent);
         var shape = arguments.Value("--shape")?.ToUpperInvariant();
         if (shape is not null && shape.AsSpan().ContainsAnyExcept('C', 'V')) throw new UsageException("bold words: --shape takes Cs and Vs, like CVC.");
         var limit = arguments.Count("--limit") ?? int.MaxValue;
@@ -31,20 +29,6 @@ public static class WordsCommand
         {
             session.Row(json, Columns, word.Spelling, word.Segmentation.Graphemes, string.Join('|', accent.Sounds(word)),
                 word.Zipf.ToString("0.00", CultureInfo.InvariantCulture), Flags(word, lexicon, accent));
-        }
-    }
-
-    private static IReadOnlyList<Correspondence> With(Arguments arguments, Accent accent)
-    {
-        if (arguments.Value("--with") is not { } notation) return [];
-        try
-        {
-            var with = TaughtFile.Parse(notation, accent);
-            return with.Any(c => c.Notation == "a=ɑː") ? [.. with, Correspondence.BathA] : with;
-        }
-        catch (FormatException problem)
-        {
-            throw new UsageException($"bold words: --with: {problem.Message}");
         }
     }
 

@@ -26,21 +26,27 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
         errors.WriteLine($"{file}line {line}: {problem}");
     }
 
-    /// <summary>The words of the input, a line each; lines that can't be used are complained of, blank ones skipped.</summary>
-    public IEnumerable<string> Words()
+    /// <summary>The lines of the input with their numbers, trimmed; lines that can't be read are complained of, blank ones skipped.</summary>
+    private IEnumerable<(long Number, string Text)> NumberedLines()
     {
         foreach (var line in InputLines.Read(input))
         {
-            if (line.Text is null)
-            {
-                Complain("", line.Number, line.Problem!);
-                continue;
-            }
-            var word = line.Text.Trim();
-            if (word.Length == 0) continue;
+            if (line.Text is null) Complain("", line.Number, line.Problem!);
+            else if (line.Text.Trim() is { Length: > 0 } text) yield return (line.Number, text);
+        }
+    }
+
+    /// <summary>The lines of the input, whatever is in them.</summary>
+    public IEnumerable<string> Lines() => NumberedLines().Select(l => l.Text);
+
+    /// <summary>The words of the input, a line each; lines that are no word are complained of.</summary>
+    public IEnumerable<string> Words()
+    {
+        foreach (var (number, word) in NumberedLines())
+        {
             if (word.Length > 100 || !word.All(c => char.IsLetter(c) || char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark || c is '\'' or '’' or 'ʼ' or '-'))
             {
-                Complain("", line.Number, $"\"{(word.Length > 40 ? word[..40] + "…" : word)}\" is not one word; write one word a line");
+                Complain("", number, $"\"{(word.Length > 40 ? word[..40] + "…" : word)}\" is not one word; write one word a line");
                 continue;
             }
             yield return word;

@@ -25,14 +25,17 @@ public static class SoundsFirst
     /// <summary>Sounds with no spelling of their own that young children's short words need; they come in their families.</summary>
     private static readonly ImmutableHashSet<string> Later = ["ə", "ʒ", "ʊə"];
 
-    /// <summary>The other spellings of each sound, as they are taught: commonest in young children's words first.</summary>
+    /// <summary>
+    /// The other spellings of each sound, as they are taught: commonest in young children's words first. Where counting chose one of them as the first,
+    /// it is not taught again.
+    /// </summary>
     private static readonly ImmutableArray<(string Sound, string[] Spellings)> Families =
     [
         ("k", ["c=k", "ck=k"]), ("s", ["ss=s", "ce=s", "c=s", "se=s"]), ("l", ["ll=l", "le=ə+l"]), ("f", ["ff=f", "ph=f"]), ("z", ["zz=z", "s=z", "se=z"]),
         ("ŋ", ["n=ŋ"]), ("tʃ", ["tch=tʃ"]), ("dʒ", ["ge=dʒ", "dge=dʒ", "g=dʒ"]), ("v", ["ve=v"]), ("w", ["wh=w"]), ("n", ["kn=n"]), ("r", ["wr=r"]), ("m", ["mb=m"]),
         ("ʃ", ["ti=ʃ"]), ("e", ["ea=e"]), ("ʌ", ["o=ʌ"]), ("ɒ", ["a=ɒ"]), ("ʊ", ["u=ʊ"]),
         ("iː", ["ea=iː", "e=iː", "y=iː", "e-e=iː", "ie=iː", "ey=iː"]), ("eɪ", ["ai=eɪ", "ay=eɪ", "a=eɪ"]), ("aɪ", ["igh=aɪ", "y=aɪ", "i=aɪ", "ie=aɪ"]),
-        ("əʊ", ["o-e=əʊ", "ow=əʊ", "o=əʊ", "oe=əʊ"]), ("uː", ["ue=uː ue=j+uː", "ew=uː ew=j+uː", "u-e=uː u-e=j+uː", "u=uː u=j+uː", "ou=uː"]),
+        ("əʊ", ["oa=əʊ", "o-e=əʊ", "ow=əʊ", "o=əʊ", "oe=əʊ"]), ("uː", ["ue=uː ue=j+uː", "ew=uː ew=j+uː", "u-e=uː u-e=j+uː", "u=uː u=j+uː", "ou=uː"]),
         ("aʊ", ["ow=aʊ"]), ("ɔɪ", ["oy=ɔɪ"]), ("ɜː", ["ur=ɜː", "er=ɜː er=ə", "or=ɜː"]), ("ɔː", ["aw=ɔː", "a=ɔː", "al=ɔː", "ore=ɔː", "au=ɔː", "our=ɔː", "ar=ɔː"]),
         ("eə", ["are=eə", "ear=eə"]), ("ɪə", ["eer=ɪə"]),
     ];
@@ -47,7 +50,7 @@ public static class SoundsFirst
             [OrderUnit.Of("longer-words", Patterns.SuffixS, "s=s"), OrderUnit.Of("longer-words", Patterns.SuffixIng), OrderUnit.Of("longer-words", Patterns.TwoSyllables), OrderUnit.Of("longer-words", Patterns.SuffixEd)],
         ];
         var order = new OrderSearch(lexicon.Words, Free, leniencies, seed).Find(phases);
-        order = FamilyOrder.Append(order, Stretches(), lexicon, new Taught(CorrespondenceSet.Empty, Patterns.None, Free, leniencies, Accent.SouthernBritish));
+        order = FamilyOrder.Append(order, Stretches(order), lexicon, new Taught(CorrespondenceSet.Empty, Patterns.None, Free, leniencies, Accent.SouthernBritish));
         var ladder = new Ladder("sounds-first", "sounds-first", Free, OrderUnit.Rungs(order), Withheld);
         return ThinRungs.WithReasons(new TrickyPlacement(lexicon, Accent.SouthernBritish, most: 110).On(ladder), lexicon);
     }
@@ -60,6 +63,7 @@ public static class SoundsFirst
         {
             "a-e=eɪ" => ["a=æ"],
             "i-e=aɪ" => ["i=ɪ"],
+            "o-e=əʊ" => ["o=ɒ"],
             "th=ð" => ["th=θ"],
             "oo=ʊ" => ["oo=uː"],
             _ => ImmutableArray<string>.Empty,
@@ -67,11 +71,11 @@ public static class SoundsFirst
         select OrderUnit.Of("first-spellings", one.Notation, waitsFor, one.Grapheme.Text is "th" or "oo" ? 10 : 1) with { From = one.Grapheme.Text.Length > 1 ? TeamsFrom : 0 };
 
     /// <summary>The families, each closed by its sorting day where there are several to sort, and between them what longer words need.</summary>
-    private static IEnumerable<ImmutableArray<OrderUnit>> Stretches() =>
+    private static IEnumerable<ImmutableArray<OrderUnit>> Stretches(ImmutableArray<OrderUnit> taught) =>
     [
         .. Families.Select(f => (ImmutableArray<OrderUnit>)
         [
-            .. f.Spellings.Select(s => OrderUnit.Of(OrderUnit.Family + f.Sound, s, [], 1)),
+            .. f.Spellings.Where(s => !taught.Any(u => u.Id == s)).Select(s => OrderUnit.Of(OrderUnit.Family + f.Sound, s, [], 1)),
             OrderUnit.Sort(f.Sound),
         ]),
         [OrderUnit.Of("endings", Patterns.SuffixEs), OrderUnit.Of("endings", Patterns.JoinDropE)],
