@@ -25,4 +25,5 @@ if (args is ["memory"])
 var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
 var config = DefaultConfig.Instance.AddJob(job).WithArtifactsPath(args.Length > 0 ? args[0] : "BenchmarkDotNet.Artifacts");
 BenchmarkRunner.Run<EngineBenchmark>(config);
+BenchmarkRunner.Run<ActivitiesBenchmark>(config);
 BenchmarkRunner.Run<PlanningBenchmark>(config);

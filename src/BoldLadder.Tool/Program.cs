@@ -10,6 +10,24 @@ const string Usage = """
                                           the decodable words, commonest first
       tricky --taught F                   words, one a line → decodable (yes/no), the graphemes not taught
       check --taught F [--tricky F]       a text → each word's status (decodable, tricky, not-yet, unknown) and what it needs
+      patterns                            words → the patterns each needs, syllables, base, suffix with its sounds, compound
+      facts [--all] [--tricky F]          correspondences (ai=eɪ), one a line → how far each can be relied on, where it stands, key words
+      facts --rule R [--tricky F]         how often a rule of thumb is true, case by case; own: what it claims is read, ea=iː a line
+      facts --settled                     correspondences → how their sounds are spelled at the start, inside, at the end; of two, which where
+      alike                               words → homophones, near misses, words one sound apart, rhymes, what -s and -ed say
+      alike --contrast --taught F         pairs such as hop and hope that can be read
+      chain --taught F --length N [--with ai=eɪ] [--seed S] [--zipf Z] [--longest] [--lines K]
+                                          a word chain, one grapheme changed a step; K lines of N words; the tiles on standard error
+      chain --judge                       a table with from, to → valid (yes/no), the change, problems
+      chain --judge --words [--taught F]  a chain, one word a line → what is wrong at which step
+      madeup --taught F --count N [--with ai=eɪ] [--seed S]
+                                          made-up words with one reading
+      madeup --judge [--taught F]         candidates, one a line → ok (yes/no), reason:
+                                          REASONS
+      mark                                a table with target, attempt → a verdict for each grapheme (ok, alt, wrong, missing, reversed),
+                                          extra letters, ticks, whole, notes (order, spoken)
+      crossword --taught F --count N [--tricky F] [--with ai=eɪ] [--graphemes] [--seed S] [--svg FILE] [--answers]
+                                          a crossword with clues that can be read
 
       build-lexicon [--check]             make data/lexicon from data/sources (--check: compare, write nothing)
       derive-ladder [--check]             make data/ladders from data/lexicon (--check: compare, write nothing)
@@ -18,7 +36,7 @@ const string Usage = """
       draw-gold                           the seeded draw of words to judge by hand
 
     All but the last five take --json, and --accent southern-british (default), northern-english, general-american;
-    words, tricky and check take --lenient. Input is standard input, UTF-8; output is tab-separated with a header.
+    commands that take --taught take --lenient too. Input is standard input, UTF-8; output is tab-separated with a header.
     A taught file has one correspondence a line (sh=ʃ, a-e=eɪ, x=k+s) and patterns as "pattern: suffix-s"; without such a line all patterns are free.
     Ends with 0; 1 when a line of input could not be used; 2 after wrong usage.
     """;
@@ -38,6 +56,10 @@ try
         ["derive-ladder", .. var rest] => DeriveLadderCommand.Run(rest, Console.Error),
         ["chain", .. var rest] => Run(ChainCommand.Run, rest),
         ["madeup", .. var rest] => Run(MadeUpCommand.Run, rest),
+        ["crossword", .. var rest] => Run(CrosswordCommand.Run, rest),
+        ["facts", .. var rest] => Run(FactsCommand.Run, rest),
+        ["alike", .. var rest] => Run(AlikeCommand.Run, rest),
+        ["patterns", .. var rest] => Run(PatternsCommand.Run, rest),
         ["mark", .. var rest] => Run(MarkCommand.Run, rest),
         ["review", .. var rest] => Run(ReviewCommand.Run, rest),
         ["gold"] => GoldCommand.Run(output),
@@ -67,6 +89,6 @@ int Run(Action<string[], Session> command, string[] rest)
 
 static int Help(TextWriter writer, int status)
 {
-    writer.WriteLine(Usage);
+    writer.WriteLine(Usage.Replace("REASONS", string.Join(", ", MadeUpCommand.Reasons), StringComparison.Ordinal));
     return status;
 }

@@ -119,4 +119,80 @@ public sealed class CommandTests : IDisposable
     [InlineData("--taught", "/no/such/file")]
     public void Wrong_usage_says_what_to_write(params string[] arguments) =>
         Assert.True(Assert.Throws<UsageException>(() => Run(WordsCommand.Run, [], [.. arguments.Contains("--taught") ? [] : new[] { "--taught", taught }, .. arguments])).Message.Length > 10);
+
+    [Fact]
+    public void Mark_gives_the_verdicts_of_each_line_and_tells_what_it_can_not_mark()
+    {
+        var (rows, errors, complained) = Run(MarkCommand.Run, Text($"target\tattempt\ntrain\ttrane\nfrom\tform\ncat\t{new string('c', 99)}\nzqxj9\tcat\ncat\n"));
+        Assert.Equal(["target\tattempt\tverdicts\textra\tticks\tout_of\twhole\tnotes", "train\ttrane\tok ok alt ok\t\t3\t4\tno\t", "from\tform\tok missing ok ok\tr\t3\t4\tno\torder"], rows);
+        Assert.All(new[] { "line 4", "line 5", "line 6" }, l => Assert.Contains(l, errors, StringComparison.Ordinal));
+        Assert.True(complained);
+    }
+
+    [Fact]
+    public void A_table_without_its_columns_is_wrong_usage() =>
+        Assert.Contains("target and attempt", Assert.Throws<UsageException>(() => Run(MarkCommand.Run, Text("word\tspelled\ncat\tkat\n"))).Message, StringComparison.Ordinal);
+
+    [Fact]
+    public void Chain_makes_a_chain_with_its_tiles_and_judges_one()
+    {
+        var (rows, errors, _) = Run(ChainCommand.Run, [], "--taught", taught, "--length", "5", "--seed", "2");
+        Assert.Equal(6, rows.Length);
+        Assert.Matches("^1\t\\w+\t[\\w|]+\t$", rows[1]);
+        Assert.Contains("Tiles:", errors, StringComparison.Ordinal);
+        Assert.Equal(["cat\that\tyes\tinitial\t", "cat\tcot\tyes\tmedial\t", "cat\tdog\tno\t\tnot-one-change"],
+            Run(ChainCommand.Run, Text("from\tto\ncat\that\ncat\tcot\ncat\tdog\n"), "--judge").Rows[1..]);
+        Assert.Equal("2\tnap\tn|a|p\tinitial\t\t", Run(ChainCommand.Run, Text("tap\nnap\nzap\n"), "--judge", "--words", "--taught", taught).Rows[2]);
+        Assert.Equal("line\tstep\tword\tgraphemes\tchange", Run(ChainCommand.Run, [], "--taught", taught, "--length", "3", "--lines", "2").Rows[0]);
+    }
+
+    [Fact]
+    public void A_chain_that_can_not_be_so_long_says_so() =>
+        Assert.Contains("No chain so long", Run(ChainCommand.Run, [], "--taught", taught, "--length", "60").Errors, StringComparison.Ordinal);
+
+    [Fact]
+    public void Madeup_makes_words_and_judges_candidates()
+    {
+        Assert.Equal(6, Run(MadeUpCommand.Run, [], "--taught", taught, "--count", "5").Rows.Length);
+        Assert.Equal(["thob\tyes\t", "ship\tno\treal-word", "two words\tno\tnot-letters"], Run(MadeUpCommand.Run, Text("thob\nship\ntwo words\n"), "--judge").Rows[1..]);
+        Assert.Contains("Only", Run(MadeUpCommand.Run, [], "--taught", taught, "--count", "100000").Errors, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Facts_gives_the_figures_of_a_correspondence_a_rule_and_a_place()
+    {
+        Assert.StartsWith("ai=eɪ\t", Run(FactsCommand.Run, Text("ai=eɪ\n")).Rows[1], StringComparison.Ordinal);
+        Assert.StartsWith("all\t", Run(FactsCommand.Run, [], "--rule", "two-vowels-first-says-its-name").Rows[1], StringComparison.Ordinal);
+        Assert.Equal(["all", "oa"], Run(FactsCommand.Run, Text("oa=əʊ\n"), "--rule", "own").Rows[1..].Select(r => r.Split('\t')[0]));
+        Assert.EndsWith("\tay", Run(FactsCommand.Run, Text("ai=eɪ\nay=eɪ\n"), "--settled").Rows[3], StringComparison.Ordinal);
+        Assert.Equal(4, Run(FactsCommand.Run, Text("oi=ɔɪ\n"), "--settled").Rows.Length);
+        Assert.True(Run(FactsCommand.Run, [], "--all").Rows.Length > 150);
+        Assert.Contains("line 1", Run(FactsCommand.Run, Text("ai=zz\n")).Errors, StringComparison.Ordinal);
+        Assert.Contains("two-vowels", Assert.Throws<UsageException>(() => Run(FactsCommand.Run, [], "--rule", "none")).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Alike_and_patterns_tell_of_a_word_what_is_known()
+    {
+        Assert.StartsWith("night\tknight\t", Run(AlikeCommand.Run, Text("night\n")).Rows[1], StringComparison.Ordinal);
+        Assert.Contains("pin\tpine", Run(AlikeCommand.Run, [], "--contrast", "--taught", WithSplit()).Rows);
+        Assert.Equal("stopped\tadjacent-start join-double suffix-ed\tstopped\tstop\tsuffix-ed\tt\tjoin-double\t", Run(PatternsCommand.Run, Text("stopped\n")).Rows[1]);
+    }
+
+    [Fact]
+    public void Crossword_lays_words_with_their_clues_and_draws_them()
+    {
+        var drawing = Path.GetTempFileName();
+        var (rows, errors, _) = Run(CrosswordCommand.Run, [], "--taught", taught, "--count", "4", "--svg", drawing, "--lenient");
+        Assert.True(rows.Length > 2);
+        Assert.Contains("crossings", errors, StringComparison.Ordinal);
+        Assert.StartsWith("<svg", File.ReadAllText(drawing), StringComparison.Ordinal);
+        File.Delete(drawing);
+    }
+
+    private string WithSplit()
+    {
+        File.AppendAllLines(taught, ["i-e=aɪ"]);
+        return taught;
+    }
 }

@@ -1,6 +1,7 @@
 using BoldLadder.Core.Marking;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 using BoldLadder.Tool.Commands;
 using CsCheck;
 using Xunit;

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders;
@@ -8,8 +9,6 @@ namespace BoldLadder.Core.Ladders;
 public static class Apartness
 {
     private static readonly HashSet<(string, string)> LookAlikes = Pairs("p/q b/p m/n n/u h/n i/l t/f v/w");
-    private static readonly HashSet<(string, string)> SoundAlikes =
-        Pairs("e/ɪ æ/ʌ æ/e ɒ/ʌ p/b t/d k/g f/v s/z f/θ v/ð ʃ/tʃ tʃ/dʒ n/ŋ");
 
     /// <summary>
     /// Doubles and ck bring no new sound, so only their letters' first meeting counts.
@@ -27,7 +26,7 @@ public static class Apartness
         if (one.Grapheme == other.Grapheme) return one.Sounds[^1] == other.Sounds[^1] ? 0 : 10;
         if (IsLookAlike(one, other)) return Ordered(one.Grapheme.Text, other.Grapheme.Text) == ("b", "d") ? 10 : 3;
         if (IsOldSound(one) || IsOldSound(other)) return 0;
-        return SoundAlikes.Contains(Ordered(one.SoundText, other.SoundText)) ? 3 : 0;
+        return MixedSounds.Are(one.SoundText, other.SoundText) ? 3 : 0;
     }
 
     /// <summary>True for two single letters that look alike: b and d, m and n.</summary>

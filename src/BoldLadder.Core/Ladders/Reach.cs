@@ -26,9 +26,11 @@ public sealed class Reach
     /// </summary>
     public int? RungOf(Word word)
     {
-        var parts = word.NeedsIn(accent).Parts;
+        var needs = word.NeedsIn(accent);
+        var parts = needs.Parts;
         var ending = word.Suffix?.Parts ?? 0;
         var highest = Highest(parts.AsSpan()[..^ending]);
+        if (needs.OfBase is { } ofBase) highest = Math.Min(highest, Highest(parts[..^ending].SetItem(needs.ChangedAt, ofBase).AsSpan()));
         foreach (var pattern in word.Patterns.Each()) highest = Math.Max(highest, ranks.OfNeeds[Ranks.NeedOf(pattern)]);
         if (word.Suffix is { } suffix)
         {

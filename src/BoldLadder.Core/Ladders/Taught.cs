@@ -47,7 +47,7 @@ public sealed class Taught
     public bool CanRead(Word word)
     {
         var needs = word.NeedsIn(Accent);
-        return needs.Body.IsSubsetOf(counted.Value)
+        return (needs.Body.IsSubsetOf(counted.Value) || needs.BaseBody?.IsSubsetOf(counted.Value) == true)
             && (word.Patterns & ~(Patterns | Free)) == Patterns.None
             && (SuppliedBy(word) > 0 || needs.Ending.IsSubsetOf(counted.Value));
     }
@@ -61,10 +61,7 @@ public sealed class Taught
         if (CanRead(word)) return [];
         var found = ImmutableArray.CreateBuilder<Obstacle>();
         var parts = word.NeedsIn(Accent).Parts;
-        foreach (var part in parts.AsSpan()[..^SuppliedBy(word)])
-        {
-            if (!Covers(part)) found.Add(obstacles.Value[part.Index]);
-        }
+        foreach (var place in TrickyPlaces(word)) found.Add(obstacles.Value[parts[place].Index]);
         foreach (var pattern in (word.Patterns & ~(Patterns | Free)).Each()) found.Add(new Obstacle(null, pattern));
         return found.ToImmutable();
     }
@@ -75,10 +72,10 @@ public sealed class Taught
     /// </summary>
     public IEnumerable<int> TrickyPlaces(Word word)
     {
-        var parts = word.NeedsIn(Accent).Parts;
-        for (var i = 0; i < parts.Length - SuppliedBy(word); i++)
+        var needs = word.NeedsIn(Accent);
+        for (var i = 0; i < needs.Parts.Length - SuppliedBy(word); i++)
         {
-            if (!Covers(parts[i])) yield return i;
+            if (!Covers(needs.Parts[i]) && !(i == needs.ChangedAt && Covers(needs.OfBase!))) yield return i;
         }
     }
 

@@ -1,5 +1,6 @@
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Core.Marking;
 

@@ -1,5 +1,6 @@
 using System.Text;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Core.Marking;
 

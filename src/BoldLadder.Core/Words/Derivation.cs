@@ -48,8 +48,7 @@ public sealed class Derivation(Func<string, Word?> find)
     private Word? Possessive(string spelling)
     {
         if (!spelling.EndsWith("'s", StringComparison.Ordinal) || find(spelling[..^2]) is not { } owner) return null;
-        var heard = EndingSound(owner) switch { Hiss.Hissing => "'s=ɪ+z", Hiss.Voiceless => "'s=s", _ => "'s=z" };
-        return Make(spelling, owner, owner.Segmentation.Parts, [heard], null, WordFlags.Contraction);
+        return Make(spelling, owner, owner.Segmentation.Parts, [$"'s={EndingSounds.OfS(owner)}"], null, WordFlags.Contraction);
     }
 
     private Word? Plural(string spelling)
@@ -57,12 +56,11 @@ public sealed class Derivation(Func<string, Word?> find)
         if (!spelling.EndsWith('s') || spelling.EndsWith("ss", StringComparison.Ordinal)) return null;
         if (find(spelling[..^1]) is { } stem && !stem.Spelling.EndsWith('s'))
         {
-            var hiss = EndingSound(stem);
-            if (hiss != Hiss.Hissing) return Make(spelling, stem, stem.Segmentation.Parts, [hiss == Hiss.Voiceless ? "s=s" : "s=z"], Patterns.SuffixS, Patterns.None);
+            if (!IsHissing(stem)) return Make(spelling, stem, stem.Segmentation.Parts, [$"s={EndingSounds.OfS(stem)}"], Patterns.SuffixS, Patterns.None);
             return stem.Spelling.EndsWith('e') && WithoutE(stem) is { } cut ? Make(spelling, stem, cut, ["es=ɪ+z"], Patterns.SuffixEs, Patterns.None) : null;
         }
         if (!spelling.EndsWith("es", StringComparison.Ordinal)) return null;
-        if (find(spelling[..^2]) is { } hissing && EndingSound(hissing) == Hiss.Hissing)
+        if (find(spelling[..^2]) is { } hissing && IsHissing(hissing))
         {
             return Make(spelling, hissing, hissing.Segmentation.Parts, ["es=ɪ+z"], Patterns.SuffixEs, Patterns.None);
         }
@@ -74,18 +72,14 @@ public sealed class Derivation(Func<string, Word?> find)
             ? Make(spelling, y, parts, ["s=z"], Patterns.SuffixS, Patterns.JoinYToI) : null;
     }
 
+    private static bool IsHissing(Word word) => EndingSounds.LastOf(word) == EndingSounds.Last.Hissing;
+
     private Word? Past(string spelling)
     {
         if (!spelling.EndsWith("ed", StringComparison.Ordinal) || spelling.Length < 4) return null;
         foreach (var (stem, parts, join) in Joined(spelling, spelling[..^2], "l=ə+l"))
         {
-            var heard = stem.Segmentation.Parts[^1].Sounds[^1].Symbol is "t" or "d" ? "ed=ɪ+d" : EndingSound(stem) switch
-            {
-                Hiss.Voiceless => "ed=t",
-                Hiss.Hissing when stem.Segmentation.Parts[^1].Sounds[^1].Symbol is "s" or "ʃ" or "tʃ" => "ed=t",
-                _ => "ed=d",
-            };
-            return Make(spelling, stem, parts, [heard], Patterns.SuffixEd, join);
+            return Make(spelling, stem, parts, [$"ed={EndingSounds.OfEd(stem)}"], Patterns.SuffixEd, join);
         }
         return null;
     }
@@ -177,20 +171,6 @@ public sealed class Derivation(Func<string, Word?> find)
 
     private static ImmutableArray<Correspondence>? Replaced(ImmutableArray<Correspondence> parts, int place, string letters) =>
         Correspondence.Find(letters, parts[place].SoundText) is { } found ? parts.SetItem(place, found) : null;
-
-    private enum Hiss
-    {
-        Voiced,
-        Voiceless,
-        Hissing,
-    }
-
-    private static Hiss EndingSound(Word word) => word.Segmentation.Parts[^1].Sounds[^1].Symbol switch
-    {
-        "s" or "z" or "ʃ" or "ʒ" or "tʃ" or "dʒ" => Hiss.Hissing,
-        "p" or "t" or "k" or "f" or "θ" => Hiss.Voiceless,
-        _ => Hiss.Voiced,
-    };
 
     private static Word Make(string spelling, Word stem, ImmutableArray<Correspondence> parts, string[] ending, Patterns? suffix, Patterns join) =>
         Make(spelling, stem, parts, ending, suffix is { } s ? new SuffixLink(stem.Spelling, s, join) : null, WordFlags.None);

@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using System.Security.Cryptography;
 using System.Text;
 using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Words.Alike;
 
 namespace BoldLadder.Core.Words;
 

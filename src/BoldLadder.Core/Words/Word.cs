@@ -31,9 +31,7 @@ public sealed class Word
         Required = flags.HasFlag(WordFlags.Bath)
             ? [.. segmentation.Parts.Select(p => p.Notation == "a=ɑː" ? Correspondence.BathA : p)]
             : segmentation.Parts;
-        Patterns = WordPatterns.Of(segmentation, suffix)
-            | (flags.HasFlag(WordFlags.Contraction) ? Patterns.Contraction : Patterns.None)
-            | (flags.HasFlag(WordFlags.Capital) ? Patterns.Capitals : Patterns.None);
+        Patterns = WordPatterns.Of(segmentation, suffix) | Marked(flags);
     }
 
     public string Spelling { get; }
@@ -65,7 +63,9 @@ public sealed class Word
         init
         {
             field = value;
-            if (!value.IsEmpty) Patterns |= Patterns.Compound;
+            if (value.IsEmpty) return;
+            var second = Segmentation.LetterStarts().IndexOf(value[0].Length);
+            Patterns = WordPatterns.Of(Segmentation, Suffix, Math.Max(0, second)) | Marked(Flags) | Patterns.Compound;
         }
     } = [];
 
@@ -109,6 +109,9 @@ public sealed class Word
 
     public override string ToString() => Spelling;
 
+    private static Patterns Marked(WordFlags flags) =>
+        (flags.HasFlag(WordFlags.Contraction) ? Patterns.Contraction : Patterns.None) | (flags.HasFlag(WordFlags.Capital) ? Patterns.Capitals : Patterns.None);
+
     /// <summary>The correspondences that are said: those of the inventory with the American sounds, the reference's where there is none.</summary>
     private static ImmutableArray<Correspondence> Americanised(ImmutableArray<Correspondence> parts, ImmutableArray<string> american)
     {
@@ -131,6 +134,11 @@ public sealed class Needs
         Parts = parts;
         var ending = suffix?.Parts ?? 0;
         Body = CorrespondenceSet.Of(parts.AsSpan()[..^ending]);
+        if (suffix is not null && JoinedBase.Of(parts[..^ending], suffix.Base) is { } joined)
+        {
+            (ChangedAt, OfBase) = joined;
+            BaseBody = CorrespondenceSet.Of(parts[..^ending].SetItem(ChangedAt, joined.OfBase));
+        }
         Ending = ending == 0 ? CorrespondenceSet.Empty : CorrespondenceSet.Of(parts.AsSpan()[^ending..]);
     }
 
@@ -141,4 +149,13 @@ public sealed class Needs
 
     /// <summary>Those inside the suffix; a taught suffix pattern supplies them.</summary>
     public CorrespondenceSet Ending { get; }
+
+    /// <summary>The place at which a join changed the base; -1 when the base stands as it is.</summary>
+    public int ChangedAt { get; } = -1;
+
+    /// <summary>What the base has at <see cref="ChangedAt"/>: o-e of hope, in hoped.</summary>
+    public Correspondence? OfBase { get; }
+
+    /// <summary>What reading the base alone needs, where that differs from <see cref="Body"/>: who reads hope, reads hoped.</summary>
+    public CorrespondenceSet? BaseBody { get; }
 }

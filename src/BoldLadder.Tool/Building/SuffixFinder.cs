@@ -42,6 +42,9 @@ public sealed class SuffixFinder(IReadOnlyDictionary<string, Segmentation> words
     {
         var stem = word[..^suffix.Length];
         yield return (stem, Patterns.None);
+        if (suffix == "s" && stem.EndsWith("ie", StringComparison.Ordinal)) yield return (stem[..^2] + "y", Patterns.JoinYToI);
+        if (suffix == "s" && stem.EndsWith("oe", StringComparison.Ordinal)) yield return (stem[..^1], Patterns.None);
+        if (suffix == "ly" && stem.EndsWith('i')) yield return (stem[..^1] + "y", Patterns.JoinYToI);
         if (suffix is "s" or "ly") yield break;
         yield return (stem + "e", Patterns.JoinDropE);
         if (stem.Length > 2 && stem[^1] == stem[^2]) yield return (stem[..^1], Patterns.JoinDouble);

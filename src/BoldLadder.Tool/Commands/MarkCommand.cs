@@ -1,6 +1,7 @@
 using System.Globalization;
 using BoldLadder.Core.Marking;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;

@@ -2,6 +2,7 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Tool.Input;
@@ -38,6 +39,24 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
 
     /// <summary>The lines of the input, whatever is in them.</summary>
     public IEnumerable<string> Lines() => NumberedLines().Select(l => l.Text);
+
+    /// <summary>The correspondences of the input, in reference or accent notation; lines that are none are complained of with the nearest.</summary>
+    public IEnumerable<Correspondence> Correspondences(Accent accent)
+    {
+        foreach (var (number, notation) in NumberedLines())
+        {
+            IReadOnlyList<Correspondence> found = [];
+            try
+            {
+                found = TaughtFile.Parse(notation, accent);
+            }
+            catch (FormatException problem)
+            {
+                Complain("", number, problem.Message);
+            }
+            foreach (var one in found) yield return one;
+        }
+    }
 
     /// <summary>The words of the input, a line each; lines that are no word are complained of.</summary>
     public IEnumerable<string> Words()

@@ -1,6 +1,6 @@
 using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Web.Ladders;
 

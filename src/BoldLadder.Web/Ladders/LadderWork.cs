@@ -6,6 +6,7 @@ using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;

@@ -3,6 +3,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Core.Activities.MadeUp;
 

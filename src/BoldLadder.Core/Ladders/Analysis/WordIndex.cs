@@ -13,6 +13,7 @@ namespace BoldLadder.Core.Ladders.Analysis;
 public sealed class WordIndex
 {
     private const int NoSuffix = -1;
+    private const int Unchanged = -1;
 
     /// <summary>Rarer words make a five-hundredth of running text, and no lesson.</summary>
     private const double Rarest = 2.5;
@@ -23,6 +24,10 @@ public sealed class WordIndex
 
     /// <summary>A word after another: its correspondences outside the suffix, those inside, its patterns.</summary>
     private readonly int[] needs;
+
+    /// <summary>Where among <see cref="needs"/> a join changed the base of a word, or -1, and what the base has there: either will do.</summary>
+    private readonly int[] changedAt;
+    private readonly int[] ofBase;
     private readonly Patterns[] patterns;
     private readonly int[] suffixes;
     private readonly double[] weights;
@@ -39,12 +44,15 @@ public sealed class WordIndex
         var words = Words;
         ends = new int[words.Length];
         (bodyStarts, endingStarts, patterns, suffixes, weights) = (new int[words.Length + 1], new int[words.Length], new Patterns[words.Length], new int[words.Length], new double[words.Length]);
+        (changedAt, ofBase) = (new int[words.Length], new int[words.Length]);
         var foreign = accent.SoundsR ? WordFlags.BritishOnly : WordFlags.AmericanOnly;
         var all = new List<int>();
         for (var i = 0; i < words.Length; i++)
         {
-            var (word, parts) = (words[i], words[i].NeedsIn(accent).Parts);
+            var (word, asked) = (words[i], words[i].NeedsIn(accent));
+            var parts = asked.Parts;
             bodyStarts[i] = all.Count;
+            (changedAt[i], ofBase[i]) = asked.OfBase is { } stem ? (all.Count + asked.ChangedAt, stem.Index) : (Unchanged, Unchanged);
             endingStarts[i] = all.Count + parts.Length - (word.Suffix?.Parts ?? 0);
             foreach (var part in parts) all.Add(part.Index);
             ends[i] = all.Count;
@@ -94,7 +102,7 @@ public sealed class WordIndex
         var ofNeeds = ranks.OfNeeds;
         for (var i = 0; i < rungs.Length; i++)
         {
-            var highest = Math.Max(Highest(ofNeeds, bodyStarts[i], endingStarts[i]), Highest(ofNeeds, ends[i], bodyStarts[i + 1]));
+            var highest = Math.Max(HighestInBody(ofNeeds, i), Highest(ofNeeds, ends[i], bodyStarts[i + 1]));
             if (suffixes[i] != NoSuffix) highest = Math.Max(highest, Math.Min(ranks.OfTaught((Patterns)suffixes[i]), Highest(ofNeeds, endingStarts[i], ends[i])));
             rungs[i] = highest;
         }
@@ -111,10 +119,20 @@ public sealed class WordIndex
             var next = Ranks.FromTheStart;
             for (var at = bodyStarts[word]; at < bodyStarts[word + 1]; at++)
             {
-                if (ranks.OfNeeds[needs[at]] is var rung && rung < rungs[word] && rung > next) next = rung;
+                if (RungAt(ranks.OfNeeds, word, at) is var rung && rung < rungs[word] && rung > next) next = rung;
             }
             yield return (rungs[word], next);
         }
+    }
+
+    /// <summary>The rung of one need; of a place that a join changed, the earlier of the word's own and its base's.</summary>
+    private int RungAt(ReadOnlySpan<int> ofNeeds, int word, int at) => at == changedAt[word] ? Math.Min(ofNeeds[needs[at]], ofNeeds[ofBase[word]]) : ofNeeds[needs[at]];
+
+    private int HighestInBody(ReadOnlySpan<int> ofNeeds, int word)
+    {
+        var at = changedAt[word];
+        if (at == Unchanged) return Highest(ofNeeds, bodyStarts[word], endingStarts[word]);
+        return Math.Max(RungAt(ofNeeds, word, at), Math.Max(Highest(ofNeeds, bodyStarts[word], at), Highest(ofNeeds, at + 1, endingStarts[word])));
     }
 
     private int Highest(ReadOnlySpan<int> ofNeeds, int from, int to)

@@ -1,0 +1,73 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Activities.Crosswords;
+
+/// <summary>What a cell of a crossword takes.</summary>
+public enum CrosswordCells
+{
+    Letters,
+
+    /// <summary>A box for each grapheme, as when spelling with boxes; words with a split digraph are left out.</summary>
+    Graphemes,
+}
+
+/// <summary>
+/// Finds the words that may go into a crossword for what was taught, each with a clue that fits the children: a picture, or else a sentence of the bank
+/// that they can read, with the word left out. Source: docs/handbook.md, sections 6 (Apply) and 7 (Sentences).
+/// </summary>
+/// <param name="pictures">Word → name of its picture.</param>
+public sealed class CrosswordWords(Lexicon lexicon, SentenceBank sentences, IReadOnlyDictionary<string, string> pictures)
+{
+    private const int ShortestSentence = 4;
+    private const int FewestCells = 3;
+
+    /// <summary>The words, those that children know first.</summary>
+    /// <param name="tricky">Tricky words that children were taught: they may stand in a clue.</param>
+    public ImmutableArray<CrosswordWord> For(Taught taught, IReadOnlySet<string> tricky, CrosswordCells cells, IReadOnlyCollection<Correspondence>? with = null)
+    {
+        var missing = Missing(taught, tricky);
+        var found = ImmutableArray.CreateBuilder<CrosswordWord>();
+        foreach (var word in lexicon.ForLessons.Where(taught.CanRead).OrderByDescending(w => w.IsKnown))
+        {
+            if (with is { Count: > 0 } && !with.Any(word.Contains)) continue;
+            if (CellsOf(word, cells) is not { Length: >= FewestCells } own || ClueOf(word, missing) is not { } clue) continue;
+            found.Add(new CrosswordWord(word.Spelling, own, clue));
+        }
+        return found.ToImmutable();
+    }
+
+    private CrosswordClue? ClueOf(Word word, Dictionary<string, CrosswordClue.MissingWord> missing) =>
+        pictures.TryGetValue(word.Spelling, out var picture) ? new CrosswordClue.Picture(picture) : missing.GetValueOrDefault(word.Spelling);
+
+    /// <summary>For each word the longest sentence that has it once, since it points best; no two words have the same text round their gap.</summary>
+    private Dictionary<string, CrosswordClue.MissingWord> Missing(Taught taught, IReadOnlySet<string> tricky)
+    {
+        var clues = new Dictionary<string, CrosswordClue.MissingWord>(StringComparer.Ordinal);
+        var given = new HashSet<CrosswordClue.MissingWord>();
+        foreach (var sentence in sentences.Readable(taught, tricky).Where(s => s.Tokens.Length >= ShortestSentence).OrderByDescending(s => s.Tokens.Length).ThenBy(s => s.Text, StringComparer.Ordinal))
+        {
+            for (var i = 1; i < sentence.Tokens.Length; i++)
+            {
+                var word = sentence.Tokens[i].Word;
+                if (clues.ContainsKey(word.Spelling) || sentence.Tokens.Count(t => t.Word == word) > 1) continue;
+                if (WithGap(sentence, i) is var clue && given.Add(clue)) clues[word.Spelling] = clue;
+            }
+        }
+        return clues;
+    }
+
+    private static CrosswordClue.MissingWord WithGap(Sentence sentence, int at)
+    {
+        var written = sentence.Tokens[at].Written;
+        var end = written[written.TrimEnd('.', ',', '?', '!').Length..];
+        return new CrosswordClue.MissingWord(string.Join(' ', sentence.Tokens[..at].Select(t => t.Written)), end + string.Concat(sentence.Tokens[(at + 1)..].Select(t => " " + t.Written)));
+    }
+
+    private static ImmutableArray<string>? CellsOf(Word word, CrosswordCells cells) => cells == CrosswordCells.Letters
+        ? word.Spelling.All(char.IsAsciiLetterLower) ? [.. word.Spelling.Select(c => c.ToString())] : null
+        : word.Segmentation.Parts.Any(p => p.Grapheme.IsSplit) ? null : [.. word.Segmentation.Parts.Select(p => p.Grapheme.Text)];
+}
