@@ -53,10 +53,10 @@ internal sealed class KnownSounds
     }
 
     /// <summary>True when the letters have an unsuitable word in them, or are a letter from a rude one.</summary>
-    public bool HasUnsuitable(string letters) => unsuitableLetters.Any(u => letters.Contains(u, StringComparison.Ordinal)) || rudeLetters.Any(r => IsOneFrom<char>(letters, r));
+    public bool HasUnsuitable(string letters) => unsuitableLetters.Any(u => letters.Contains(u, StringComparison.Ordinal)) || rudeLetters.Any(r => IsOneFrom<char>(letters, r, (_, _) => true));
 
     /// <summary>True for sounds that have those of a rude word in them, or are at most one sound from them.</summary>
-    private bool IsNearRude(string[] sounds) => rude.Any(r => Contains(sounds, r) || IsOneFrom<string>(sounds, r));
+    private bool IsNearRude(string[] sounds) => rude.Any(r => Contains(sounds, r) || IsOneFrom<string>(sounds, r, MixedSounds.Are));
 
     private static bool Contains(ReadOnlySpan<string> sounds, ReadOnlySpan<string> part)
     {
@@ -67,13 +67,14 @@ internal sealed class KnownSounds
         return false;
     }
 
-    private static bool IsOneFrom<T>(ReadOnlySpan<T> one, ReadOnlySpan<T> other)
+    /// <param name="mayStartAlike">Another first sound makes a rhyme, not a slip, unless the two are alike: vock is fine, but not v for f.</param>
+    private static bool IsOneFrom<T>(ReadOnlySpan<T> one, ReadOnlySpan<T> other, Func<T, T, bool> mayStartAlike)
         where T : IEquatable<T>
     {
         if (Math.Abs(one.Length - other.Length) > 1) return false;
         var start = one.CommonPrefixLength(other);
         var end = 0;
         while (end < Math.Min(one.Length, other.Length) - start && one[^(end + 1)].Equals(other[^(end + 1)])) end++;
-        return Math.Max(one.Length, other.Length) - start - end <= 1;
+        return Math.Max(one.Length, other.Length) - start - end <= 1 && !(start == 0 && one.Length == other.Length && one.Length > 0 && !mayStartAlike(one[0], other[0]));
     }
 }

@@ -141,12 +141,13 @@ public sealed class MadeUpJudge
             }
         }
         var likeliest = counts.Select(c => c.Value.MaxBy(s => (s.Value, -s.Key.Index)).Key).ToHashSet();
-        // Of a grapheme whose places differ (ow in owl and snow), what it says in most words counts; y is a consonant at the start.
+        // Of a grapheme whose places differ (ow in owl and snow), what it says in most words counts; y is a consonant at the start, and n is ŋ before k; longer words have doubles and le.
         foreach (var same in likeliest.GroupBy(c => c.Grapheme.Text).Where(g => g.Count() > 1 && g.Key != "y").ToList())
         {
             var all = same.ToDictionary(c => c, c => counts.Where(k => k.Key.Grapheme == same.Key).Sum(k => k.Value.GetValueOrDefault(c)));
             likeliest.ExceptWith(same.Where(c => c != all.MaxBy(a => (a.Value, -a.Key.Index)).Key));
         }
+        likeliest.UnionWith([Correspondence.Parse("n=ŋ"), Correspondence.Parse("le=ə+l"), .. Correspondence.All.Where(c => c.IsRegular && c.Grapheme.Kind == GraphemeKind.Double && c.SoundText == c.Grapheme.Text[..1])]);
         return likeliest;
     }
 }

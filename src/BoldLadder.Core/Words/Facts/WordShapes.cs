@@ -16,11 +16,16 @@ public sealed class WordShapes
 
     /// <summary>After a short vowel these are doubled, or written ck, at the end of a syllable; v and j never end one alone.</summary>
     private static readonly HashSet<string> NeverAloneAfterShort = ["f", "l", "s", "z", "c", "k"];
+    /// <summary>Letters whose sound the next letter decides: c is no k before e.</summary>
+    private static readonly HashSet<string> DependsOnNext = ["c", "g", "k", "sc", "qu"];
     private static readonly HashSet<string> NeverLast = ["v", "j"];
 
     private readonly Dictionary<string, int> onsets = [];
     private readonly Dictionary<string, int> rimes = [];
     private readonly Dictionary<string, int> codas = [];
+
+    /// <summary>The last vowel of longer words with what follows it.</summary>
+    private readonly Dictionary<string, int> lastRimes = [];
     private readonly Dictionary<string, int> between = [];
     private readonly Dictionary<string, (int All, int Closed)> vowels = [];
     private readonly Dictionary<string, int> meetings = [];
@@ -47,15 +52,16 @@ public sealed class WordShapes
     {
         var parts = word.Parts.AsSpan();
         var vowel = NextVowel(parts, 0);
-        if (vowel < 0) return false;
+        // No word begins with a weak vowel alone in its only full syllable.
+        if (vowel < 0 || parts[vowel].Sounds[0].Symbol == "ə") return false;
         if (!Seen(onsets, parts[..vowel], Few)) return false;
-        if (vowel > 0 && letterMeetings.GetValueOrDefault(LetterKey(parts[vowel - 1], parts[vowel])) < Few) return false;
+        if (vowel > 0 && DependsOnNext.Contains(parts[vowel - 1].Grapheme.Text) && letterMeetings.GetValueOrDefault(LetterKey(parts[vowel - 1], parts[vowel])) < Few) return false;
         for (var next = NextVowel(parts, vowel + 1); next >= 0; next = NextVowel(parts, vowel + 1))
         {
             if (!Seen(between, parts[(vowel + 1)..next], Few + 1)) return false;
             vowel = next;
         }
-        return Ends(parts, vowel) && !(vowel > 1 && parts[0].Grapheme.Text == "s" && parts.Length == vowel + 2 && parts[vowel - 1].Grapheme == parts[^1].Grapheme);
+        return (vowel == NextVowel(parts, 0) ? Ends(parts, vowel) : Seen(lastRimes, parts[vowel..], Few)) && !(vowel > 1 && parts[0].Grapheme.Text == "s" && parts.Length == vowel + 2 && parts[vowel - 1].Grapheme == parts[^1].Grapheme);
     }
 
     private bool Ends(ReadOnlySpan<Correspondence> parts, int vowel)
@@ -86,7 +92,11 @@ public sealed class WordShapes
         }
         var onset = Key(parts[..first]);
         Add(onsets, onset);
-        if (vowel != first) return;
+        if (vowel != first)
+        {
+            Add(lastRimes, Key(parts[vowel..]));
+            return;
+        }
         var rime = Key(parts[first..]);
         Add(rimes, rime);
         var (all, closed) = vowels.GetValueOrDefault(parts[first].Grapheme.Text);
