@@ -6,10 +6,11 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Marking;
 using BoldLadder.Core.Sounds;
-using BoldLadder.Core.Words;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words.Facts;
-using BoldLadder.Tool;
+using BoldLadder.Core.Words;
 using BoldLadder.Tool.Commands;
+using BoldLadder.Tool;
 
 namespace BoldLadder.Bench;
 

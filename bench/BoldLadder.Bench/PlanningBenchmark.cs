@@ -3,6 +3,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 using Npgsql;

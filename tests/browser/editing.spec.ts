@@ -221,7 +221,7 @@ test('the tricky words are listed with where they become readable, and suggestio
   await page.keyboard.press('Control+v');
   await expect(page.getByText(/rungs have a warning|One rung has a warning/)).toBeVisible();
   await page.getByRole('button', { name: 'Suggested moves' }).click();
-  await expect(panel.locator('.suggestions li').first()).toContainText('n a: from rung');
+  await expect(panel.locator('.suggestions li').first()).toContainText('n a: from rung', { timeout: 60_000 });
   await page.keyboard.press('1');
   await expect(page.getByText('No rung has a warning.')).toBeVisible();
   await page.keyboard.press('u');

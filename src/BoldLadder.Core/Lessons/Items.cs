@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Activities.MadeUp;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons;
@@ -18,6 +20,18 @@ public static class Items
         $"{activity}:{correspondence.ReferenceNotation}", false, correspondence.ReferenceNotation, correspondence.Grapheme.Text, correspondence.SoundText,
         correspondence.Sounds[0].KeyWord, correspondence.Sounds.All(s => s.CanBeHeld), KindId(correspondence.Grapheme.Kind),
         [.. correspondence.Grapheme.Letters.Select(l => l.ToString())], positions, [.. reasons]);
+
+    public static MadeUpItem OfMadeUp(string activity, MadeUpWord made, Rung today) => new(
+        $"{activity}:{made.Spelling}", false, made.Spelling, made.Segmentation.Graphemes, made.Segmentation.Phonemes,
+        [.. made.Segmentation.Letters().Select(l => l.Part)], made.Segmentation.Taps,
+        [.. today.Correspondences.Where(made.Segmentation.Parts.Contains).Select(c => Reason.Of("uses", c.Grapheme.Text))]);
+
+    public static GapItem OfGap(string activity, Word word, int place) => new(
+        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, [.. word.Segmentation.Letters().Select(l => l.Part)], place, []);
+
+    /// <param name="spellings">The taught correspondences that sound so, in the order they are to be told.</param>
+    public static SpellingsItem OfSpellings(string activity, string sounds, IReadOnlyList<Correspondence> spellings) => new(
+        $"{activity}:{sounds}", false, sounds, spellings[0].Sounds[0].KeyWord, [.. spellings.Select(s => s.Grapheme.Text).Distinct()], [.. spellings.Select(s => s.ReferenceNotation)]);
 
     public static SentenceItem OfSentence(string activity, Sentence sentence, Taught taught, IEnumerable<Reason> reasons) => new(
         $"{activity}:{sentence.Text}", false, sentence.Text,

@@ -28,6 +28,10 @@ public enum ActivityKind
     SpellWords,
     ReadSentence,
     OralSentence,
+    SoundToSpellings,
+    WordChain,
+    MadeUpWords,
+    MissingGrapheme,
 }
 
 /// <summary>How children answer in an activity. Source: docs/handbook.md, section 6.</summary>
@@ -93,6 +97,9 @@ public sealed record Reason(string Code, ImmutableArray<string> Arguments)
 [JsonDerivedType(typeof(WordItem), "word")]
 [JsonDerivedType(typeof(PatternItem), "pattern")]
 [JsonDerivedType(typeof(SentenceItem), "sentence")]
+[JsonDerivedType(typeof(MadeUpItem), "made-up")]
+[JsonDerivedType(typeof(GapItem), "gap")]
+[JsonDerivedType(typeof(SpellingsItem), "spellings")]
 public abstract record Item(string Id, bool Kept);
 
 /// <summary>A correspondence: a card, or what is new today.</summary>
@@ -114,6 +121,21 @@ public sealed record PositionFacts(int Start, int Middle, int End, string? Start
 public sealed record WordItem(
     string Id, bool Kept, string Word, string Graphemes, string Phonemes, ImmutableArray<int> Marks, int Taps,
     ImmutableArray<int> Tricky, bool Oral, ImmutableArray<Reason> Reasons) : Item(Id, Kept);
+
+/// <summary>A made-up word: what it is read as, and what its sound marks are drawn from.</summary>
+/// <param name="Marks">For each letter the place of its grapheme.</param>
+public sealed record MadeUpItem(
+    string Id, bool Kept, string Word, string Graphemes, string Phonemes, ImmutableArray<int> Marks, int Taps, ImmutableArray<Reason> Reasons) : Item(Id, Kept);
+
+/// <summary>A word with one grapheme to be written in.</summary>
+/// <param name="Marks">For each letter of the word the place of its grapheme.</param>
+/// <param name="Gap">The place of the grapheme that is left out.</param>
+public sealed record GapItem(string Id, bool Kept, string Word, string Graphemes, ImmutableArray<int> Marks, int Gap, ImmutableArray<Reason> Reasons) : Item(Id, Kept);
+
+/// <summary>A sound, and the spellings of it that were taught: the answers.</summary>
+/// <param name="Correspondences">Reference notations, the longest unseen first.</param>
+public sealed record SpellingsItem(
+    string Id, bool Kept, string Sounds, string KeyWord, ImmutableArray<string> Graphemes, ImmutableArray<string> Correspondences) : Item(Id, Kept);
 
 /// <summary>A pattern new today, by its id.</summary>
 public sealed record PatternItem(string Id, bool Kept, string Pattern) : Item(Id, Kept);

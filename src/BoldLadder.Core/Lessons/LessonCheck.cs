@@ -31,6 +31,9 @@ public static class LessonCheck
         WordItem { Oral: true } => [],
         WordItem word => OfWord(word.Word, taught, tricky, lexicon),
         SentenceItem sentence => sentence.Words.SelectMany(w => OfWord(w.Text.Trim('.', ',', '?', '!').ToLowerInvariant(), taught, tricky, lexicon)),
+        MadeUpItem made => Spelling.Segmentation.Parse(made.Graphemes, made.Phonemes).Parts.Where(c => !taught.Covers(c)).Select(c => Reason.Of("not-taught", c.ToString())),
+        GapItem gap => OfWord(gap.Word, taught, tricky, lexicon),
+        SpellingsItem spellings => spellings.Correspondences.Where(n => Spelling.Correspondence.TryParse(n, out var c) && !taught.Covers(c)).Select(n => Reason.Of("not-taught", n)),
         CardItem card => Spelling.Correspondence.TryParse(card.Correspondence, out var c) && !taught.Covers(c) ? [Reason.Of("not-taught", card.Correspondence)] : [],
         _ => [],
     };

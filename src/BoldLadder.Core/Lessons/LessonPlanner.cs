@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons.Extras;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons;
@@ -22,6 +24,9 @@ public static class LessonPlanner
     /// <summary>Words from recent lessons use one of this many correspondences taught last.</summary>
     private const int RecentCorrespondences = 6;
 
+    /// <summary>Sounds whose spellings are asked for in Revisit.</summary>
+    private const int FewSounds = 3;
+
     public static Lesson Plan(LessonRequest request)
     {
         var own = OwnWords(request).ToList();
@@ -40,7 +45,22 @@ public static class LessonPlanner
             : [];
         // A quiet day goes back to what its rung names, and teaches nothing.
         var news = request.Today.Kind == RungKind.Lesson ? request.Today : request.Today with { Correspondences = [], Patterns = Patterns.None };
-        return new Lesson(Lesson.CurrentFormat, [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())], Pace.Fit(parts, request.Minutes), notes);
+        return new Lesson(Lesson.CurrentFormat, [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())], WithExtras(request, Pace.Fit(parts, request.Minutes), items.Extra, own), notes);
+    }
+
+    /// <summary>What there is room for besides: first another way to practise, by turns from day to day, then the spellings of a few sounds.</summary>
+    private static ImmutableArray<LessonPart> WithExtras(LessonRequest request, ImmutableArray<LessonPart> parts, int count, List<Word> own)
+    {
+        if (request.Today.Kind == RungKind.Lesson && own.Count >= FewWords)
+        {
+            var read = WordsIn(request, parts.SelectMany(p => p.Activities));
+            ImmutableArray<Func<Activity?>> ways = [() => ChainActivity.Of(request, count), () => MadeUpActivity.Of(request, count), () => GapActivity.Of(request, read, own, count)];
+            var first = Seeded.For(request.Seed, "extra").Below(ways.Length);
+            var extra = Enumerable.Range(0, ways.Length).Select(i => ways[(first + i) % ways.Length]()).FirstOrDefault(a => a is not null);
+            parts = Pace.WithRoomFor(parts, PartKind.Practise, extra is null ? null : Pace.Timed(extra), ActivityKind.SpellWords, request.Minutes);
+        }
+        var spellings = SpellingsActivity.Of(request, FewSounds);
+        return Pace.WithRoomFor(parts, PartKind.Revisit, spellings is null ? null : Pace.Timed(spellings), ActivityKind.RecentWords, request.Minutes);
     }
 
     /// <summary>
@@ -49,6 +69,8 @@ public static class LessonPlanner
     public static Activity Refill(LessonRequest request, Lesson lesson, Activity activity, long seed)
     {
         var fresh = Rebuild(request with { Seed = seed }, lesson, activity);
+        // A chain is one thing: with a word of another in it, it is none.
+        if (activity.Kind == ActivityKind.WordChain) return fresh;
         var kept = activity.Items.Where(i => i.Kept).ToList();
         var others = fresh.Items.Where(i => kept.All(k => k.Id != i.Id))
             .OrderBy(i => activity.Items.Any(a => a.Id == i.Id)).ThenByDescending(i => IsOwn(request, i)).ToList();
@@ -70,6 +92,7 @@ public static class LessonPlanner
     /// <summary>The activity with another item in the place of one; the same activity when there is no other.</summary>
     public static Activity ReplaceOne(LessonRequest request, Lesson lesson, Activity activity, string itemId, long seed)
     {
+        if (activity.Kind == ActivityKind.WordChain) return activity;
         var held = activity with { Items = [.. activity.Items.Select(i => i with { Kept = i.Id != itemId })] };
         var other = Refill(request, lesson, held, seed).Items.FirstOrDefault(i => activity.Items.All(a => a.Id != i.Id));
         return other is null ? activity : activity with { Items = [.. activity.Items.Select(i => i.Id == itemId ? other : i)] };
@@ -87,13 +110,25 @@ public static class LessonPlanner
             ActivityKind.OralBlending => Oral(elsewhere, activity.Id, count),
             ActivityKind.ReadWords => ReadWords(elsewhere, own, count),
             ActivityKind.SpellWords => SpellWords(elsewhere, [.. ReadIn(request, lesson), .. own], count) ?? activity,
+            ActivityKind.WordChain => Timed(ChainActivity.Of(elsewhere, count)) ?? activity,
+            ActivityKind.MadeUpWords => Timed(MadeUpActivity.Of(elsewhere with { RecentMadeUp = activity.Items.OfType<MadeUpItem>().Where(i => !i.Kept).Select(i => i.Word).ToHashSet() }, count)) ?? activity,
+            ActivityKind.MissingGrapheme => Timed(GapActivity.Of(elsewhere, WithoutShown(activity, ReadIn(request, lesson)), WithoutShown(activity, own), count)) ?? activity,
+            ActivityKind.SoundToSpellings => Timed(SpellingsActivity.Of(elsewhere, count)) ?? activity,
             ActivityKind.ReadSentence or ActivityKind.OralSentence => Sentence(elsewhere, elsewhere.Seed, activity.Items.OfType<SentenceItem>().Select(s => s.Text)),
             _ => activity,
         };
     }
 
-    private static IEnumerable<Word> ReadIn(LessonRequest request, Lesson lesson) =>
-        lesson.Activities.Where(a => a.Kind == ActivityKind.ReadWords).SelectMany(a => a.Items.OfType<WordItem>()).Select(i => request.Lexicon.Find(i.Word)).OfType<Word>();
+    private static Activity? Timed(Activity? activity) => activity is null ? null : Pace.Timed(activity);
+
+    private static IEnumerable<Word> WithoutShown(Activity activity, IEnumerable<Word> words) =>
+        words.Where(w => activity.Items.OfType<GapItem>().All(i => i.Kept || i.Word != w.Spelling));
+
+    private static IEnumerable<Word> ReadIn(LessonRequest request, Lesson lesson) => WordsIn(request, lesson.Activities);
+
+    /// <summary>The words that are read in Practise.</summary>
+    private static List<Word> WordsIn(LessonRequest request, IEnumerable<Activity> activities) =>
+        [.. activities.Where(a => a.Kind == ActivityKind.ReadWords).SelectMany(a => a.Items.OfType<WordItem>()).Select(i => request.Lexicon.Find(i.Word)).OfType<Word>()];
 
     /// <summary>Words that use what is new today, readable after it.</summary>
     private static IEnumerable<Word> OwnWords(LessonRequest request) => Usable.Showing(request.Today, request.After, request.Lexicon.ForLessons);

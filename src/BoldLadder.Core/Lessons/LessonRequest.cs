@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons;
@@ -28,6 +29,12 @@ public sealed record LessonRequest(
     int Minutes,
     long Seed)
 {
+    /// <summary>False where the school has made-up words only in checks, or never.</summary>
+    public bool MadeUpInLessons { get; init; } = true;
+
+    /// <summary>Made-up words that are not to come again: those an activity has already.</summary>
+    public IReadOnlySet<string> RecentMadeUp { get; init; } = ImmutableHashSet<string>.Empty;
+
     /// <summary>What Teach, Practise and Apply may use.</summary>
     public Taught After { get; } = Before.With(Today.Correspondences, Today.Patterns);
 

@@ -14,15 +14,15 @@ public static class Pace
     /// <summary>Seconds between two activities: hands down, boards up.</summary>
     private const int ChangeOver = 20;
 
-    /// <summary>Items to start from: cards, recent words, tricky words so far, words to read, words to spell.</summary>
-    public readonly record struct Items(int Cards, int Recent, int Tricky, int Read, int Spell);
+    /// <summary>Items to start from: cards, recent words, tricky words so far, words to read, words to spell, and of what there is room for besides.</summary>
+    public readonly record struct Items(int Cards, int Recent, int Tricky, int Read, int Spell, int Extra);
 
     public static Items ItemsFor(int minutes) => minutes switch
     {
-        <= 15 => new Items(6, 3, 2, 6, 2),
-        <= 20 => new Items(8, 4, 3, 6, 4),
-        <= 25 => new Items(14, 7, 5, 10, 6),
-        _ => new Items(16, 9, 6, 12, 8),
+        <= 15 => new Items(6, 3, 2, 6, 2, 4),
+        <= 20 => new Items(8, 4, 3, 6, 4, 5),
+        <= 25 => new Items(14, 7, 5, 10, 6, 6),
+        _ => new Items(16, 9, 6, 12, 8, 8),
     };
 
     public static int SecondsEach(ActivityKind kind) => kind switch
@@ -39,6 +39,10 @@ public static class Pace
         ActivityKind.ReadWords => 25,
         ActivityKind.SpellWords => 45,
         ActivityKind.ReadSentence => 150,
+        ActivityKind.SoundToSpellings => 20,
+        ActivityKind.WordChain => 18,
+        ActivityKind.MadeUpWords => 15,
+        ActivityKind.MissingGrapheme => 25,
         _ => 90,
     };
 
@@ -59,6 +63,14 @@ public static class Pace
             }
         }
         return parts;
+    }
+
+    /// <summary>The parts with one more activity in one of them, where the lesson has room for it; else as they are.</summary>
+    /// <param name="before">It goes before the first activity of this kind, else last.</param>
+    public static ImmutableArray<LessonPart> WithRoomFor(ImmutableArray<LessonPart> parts, PartKind kind, Activity? activity, ActivityKind before, int minutes)
+    {
+        if (activity is null || parts.Sum(p => p.Seconds) + activity.Seconds > minutes * 60) return parts;
+        return [.. parts.Select(p => p.Kind != kind ? p : p with { Activities = p.Activities.ToList().FindIndex(a => a.Kind == before) is var at and >= 0 ? p.Activities.Insert(at, activity) : p.Activities.Add(activity) })];
     }
 
     private static ImmutableArray<LessonPart>? WithoutLast(ImmutableArray<LessonPart> parts, PartKind kind)

@@ -1,6 +1,6 @@
 using System.Globalization;
 using BoldLadder.Core.Activities.Crosswords;
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Texts;
 using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;

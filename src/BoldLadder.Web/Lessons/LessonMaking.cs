@@ -1,6 +1,7 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Style;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
@@ -17,7 +18,7 @@ public sealed record GroupDay(Group Group, DateOnly Date, Ladder Ladder, SchoolC
 /// <summary>Turns a group and a date into a lesson, with what the store knows.</summary>
 public sealed class LessonMaking(SchoolScope scope, WordData words)
 {
-    public const string Engine = "2";
+    public const string Engine = "3";
 
     public async Task<GroupDay> Day(Group group, DateOnly date)
     {
@@ -55,7 +56,10 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
     /// <summary>The request for a rung on a day; the rung may differ from the expected one for a lesson planned earlier.</summary>
     public LessonRequest Request(GroupDay day, Rung rung, long seed) => new(
         day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent), rung, words.Lexicon, day.Progress.TrickyBefore(day.Ahead),
-        day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), words.Sentences, day.Group.LessonMinutes, seed);
+        day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), words.Sentences, day.Group.LessonMinutes, seed)
+    {
+        MadeUpInLessons = scope.Style.MadeUpWords == MadeUpWords.InLessons,
+    };
 
     /// <summary>A new planned lesson for the day, not yet saved.</summary>
     public StoredLesson Plan(GroupDay day, Rung rung)

@@ -549,7 +549,7 @@ export interface components {
             items: components["schemas"]["Item"][];
         };
         /** @enum {unknown} */
-        ActivityKind: "grapheme-cards" | "recent-words" | "tricky-so-far" | "oral-blending" | "new-correspondence" | "new-pattern" | "new-tricky-word" | "formation" | "spot-grapheme" | "read-words" | "spell-words" | "read-sentence" | "oral-sentence";
+        ActivityKind: "grapheme-cards" | "recent-words" | "tricky-so-far" | "oral-blending" | "new-correspondence" | "new-pattern" | "new-tricky-word" | "formation" | "spot-grapheme" | "read-words" | "spell-words" | "read-sentence" | "oral-sentence" | "sound-to-spellings" | "word-chain" | "made-up-words" | "missing-grapheme";
         AntiforgeryView: {
             token: string;
         };
@@ -704,7 +704,7 @@ export interface components {
             blending: components["schemas"]["Blending"];
             lettering: components["schemas"]["Lettering"];
         };
-        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"];
+        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"];
         ItemCardItem: {
             /** @enum {string} */
             $type?: "card";
@@ -716,6 +716,31 @@ export interface components {
             kind: string;
             letterNames: string[];
             positions: null | components["schemas"]["PositionFacts"];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemGapItem: {
+            /** @enum {string} */
+            $type?: "gap";
+            word: string;
+            graphemes: string;
+            marks: number[];
+            /** Format: int32 */
+            gap: number;
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemMadeUpItem: {
+            /** @enum {string} */
+            $type?: "made-up";
+            word: string;
+            graphemes: string;
+            phonemes: string;
+            marks: number[];
+            /** Format: int32 */
+            taps: number;
             reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
@@ -737,6 +762,16 @@ export interface components {
             text: string;
             words: components["schemas"]["SentenceWord"][];
             reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemSpellingsItem: {
+            /** @enum {string} */
+            $type?: "spellings";
+            sounds: string;
+            keyWord: string;
+            graphemes: string[];
+            correspondences: string[];
             id: string;
             kept: boolean;
         };

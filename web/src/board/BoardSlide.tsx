@@ -1,5 +1,6 @@
 import { PartIcon } from '../lesson/PartIcon';
-import { countOf, countText, text, textOf } from '../text/text';
+import { countOf, countText, soundText, text, textOf } from '../text/text';
+import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
 import type { Slide } from './slides';
@@ -37,6 +38,25 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       return (
         <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
           <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} hideMarks={activity.kind !== 'spell-words' && activity.kind !== 'new-tricky-word' && !revealed} />
+        </span>
+      );
+    case 'made-up':
+      return (
+        <span className="board-word literacy board-length-short">
+          <MarkedWord word={item.word} marks={item.marks} hideMarks={!revealed} />
+        </span>
+      );
+    case 'gap':
+      return (
+        <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
+          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={revealed} />
+        </span>
+      );
+    case 'spellings':
+      return (
+        <span className="board-spellings">
+          <span>{soundText(item.sounds)}</span>
+          <span className="literacy">{revealed ? item.graphemes.join('  ') : item.graphemes.map(() => '?').join('  ')}</span>
         </span>
       );
     case 'sentence':

@@ -52,3 +52,16 @@ describe('canReveal', () => {
     expect(slidesOf(lesson).map(canReveal)).toEqual([false, false, true, true, true]);
   });
 });
+
+describe('what is hidden at first', () => {
+  const slide = (item: Activity['items'][number] | null) => ({ part: 'practise' as const, activity: activity('x', []), item, at: 1 });
+  it('is the gap of a word, the marks of a made-up one, the spellings of a sound', () => {
+    expect(canReveal(slide({ $type: 'gap', id: 'g', kept: false, word: 'rain', graphemes: 'r|ai|n', marks: [0, 1, 1, 2], gap: 1, reasons: [] }))).toBe(true);
+    expect(canReveal(slide({ $type: 'made-up', id: 'm', kept: false, word: 'vob', graphemes: 'v|o|b', phonemes: 'v|ɒ|b', marks: [0, 1, 2], taps: 3, reasons: [] }))).toBe(true);
+    expect(canReveal(slide({ $type: 'spellings', id: 's', kept: false, sounds: 's', keyWord: 'sock', graphemes: ['s', 'ss'], correspondences: ['s=s', 'ss=s'] }))).toBe(true);
+  });
+  it('is nothing on the slide that names an activity, or on a pattern', () => {
+    expect(canReveal(slide(null))).toBe(false);
+    expect(canReveal(slide({ $type: 'pattern', id: 'p', kept: false, pattern: 'suffix-s' }))).toBe(false);
+  });
+});

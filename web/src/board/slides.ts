@@ -38,7 +38,8 @@ export function shuffled(slides: Slide[], activityId: string, random: () => numb
   return result;
 }
 
-/** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word. */
+/** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word, a gap, the spellings of a sound. */
 export function canReveal(slide: Slide): boolean {
-  return slide.item?.$type === 'word';
+  const type = slide.item?.$type;
+  return type === 'word' || type === 'made-up' || type === 'gap' || type === 'spellings';
 }

@@ -2,10 +2,12 @@ import { Fragment } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
-import { minutesOf, type Activity, type CardItem, type Command, type SentenceItem } from './lesson';
+import { minutesOf, type Activity, type CardItem, type Command, type SentenceItem, type SpellingsItem } from './lesson';
+import { GapWord } from '../words/GapWord';
+import { MarkedWord } from '../words/MarkedWord';
 import { WordTile } from './WordTile';
 
-const CHANGEABLE: Activity['kind'][] = ['grapheme-cards', 'recent-words', 'oral-blending', 'read-words', 'spell-words', 'read-sentence', 'oral-sentence'];
+const CHANGEABLE: Activity['kind'][] = ['grapheme-cards', 'recent-words', 'oral-blending', 'read-words', 'spell-words', 'read-sentence', 'oral-sentence', 'sound-to-spellings', 'word-chain', 'made-up-words', 'missing-grapheme'];
 
 interface Props {
   activity: Activity;
@@ -43,7 +45,7 @@ export function ActivityView({ activity, problems, editable, busy, onCommand }: 
           const broken = problems.some((p) => p.itemId === item.id);
           switch (item.$type) {
             case 'word':
-              return <WordTile key={item.id} item={item} broken={broken} editable={editable && CHANGEABLE.includes(activity.kind)} busy={busy} onCommand={onCommand} />;
+              return <WordTile key={item.id} item={item} broken={broken} editable={editable && CHANGEABLE.includes(activity.kind) && activity.kind !== 'word-chain'} busy={busy} onCommand={onCommand} />;
             case 'card':
               return activity.kind === 'new-correspondence' ? <NewCard key={item.id} item={item} /> : <Card key={item.id} item={item} broken={broken} />;
             case 'pattern':
@@ -54,6 +56,20 @@ export function ActivityView({ activity, problems, editable, busy, onCommand }: 
               );
             case 'sentence':
               return <Sentence key={item.id} item={item} />;
+            case 'made-up':
+              return (
+                <span key={item.id} className={`card-item literacy${broken ? ' broken' : ''}`} title={[`/${item.phonemes.replaceAll('|', ' ')}/`, ...item.reasons.map(reasonText)].join(' · ')}>
+                  <MarkedWord word={item.word} marks={item.marks} />
+                </span>
+              );
+            case 'gap':
+              return (
+                <span key={item.id} className={`card-item literacy${broken ? ' broken' : ''}`} title={item.word}>
+                  <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} />
+                </span>
+              );
+            case 'spellings':
+              return <Spellings key={item.id} item={item} />;
             default:
               return null;
           }
@@ -104,6 +120,20 @@ function NewCard({ item }: { item: CardItem }) {
         )}
       </div>
     </div>
+  );
+}
+
+/** A sound and the spellings of it that were taught. */
+function Spellings({ item }: { item: SpellingsItem }) {
+  return (
+    <span className="spellings">
+      <span>{saysText(item.sounds, item.keyWord)}</span>
+      {item.graphemes.map((g) => (
+        <span key={g} className="card-item literacy">
+          {g}
+        </span>
+      ))}
+    </span>
   );
 }
 

@@ -5,6 +5,7 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { countOf, dayText, isQuietDay, labelText, reasonText, saysText, text, textOf } from '../text/text';
+import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { minutesOf, useLesson, type Activity, type LessonView } from './lesson';
 
@@ -81,6 +82,24 @@ function Items({ activity }: { activity: Activity }) {
                     {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })}
                   </span>
                 )}
+              </span>
+            );
+          case 'made-up':
+            return (
+              <span key={item.id} className="literacy sheet-word">
+                <MarkedWord word={item.word} marks={item.marks} />
+              </span>
+            );
+          case 'gap':
+            return (
+              <span key={item.id} className="literacy sheet-word">
+                <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} /> <small>{item.word}</small>
+              </span>
+            );
+          case 'spellings':
+            return (
+              <span key={item.id}>
+                {saysText(item.sounds, item.keyWord)}: <b className="literacy">{item.graphemes.join(' ')}</b>
               </span>
             );
           case 'pattern':

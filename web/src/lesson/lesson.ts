@@ -8,6 +8,8 @@ export type Item = Schemas['Item'];
 export type WordItem = Schemas['ItemWordItem'];
 export type CardItem = Schemas['ItemCardItem'];
 export type SentenceItem = Schemas['ItemSentenceItem'];
+export type GapItem = Schemas['ItemGapItem'];
+export type SpellingsItem = Schemas['ItemSpellingsItem'];
 export type Command = Schemas['LessonCommand'];
 export type Closing = Schemas['CloseRequest'];
 

@@ -15,7 +15,7 @@ export function AboutPage() {
       <p>{text('about.care')}</p>
       <h2>{text('about.sources')}</h2>
       <ul>
-        {(['sounds', 'counts', 'words', 'speech', 'unsuitable', 'fonts'] as const).map((source) => (
+        {(['sounds', 'counts', 'words', 'speech', 'unsuitable', 'pictures', 'fonts'] as const).map((source) => (
           <li key={source}>{text(`about.source.${source}`)}</li>
         ))}
       </ul>

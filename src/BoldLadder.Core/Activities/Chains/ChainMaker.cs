@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Randomness;
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
@@ -34,14 +35,16 @@ public sealed class ChainMaker
     private const double Chance = 0.9;
 
     private readonly ChainGraph graph;
-    private readonly string[] sounds;
+    private readonly string?[] sounds;
+    private readonly Accent accent;
 
     /// <param name="taught">Every word is decodable by it.</param>
     /// <param name="rarestZipf">The floor of commonness; words known at five stand above any floor. Null for what lessons use.</param>
     public ChainMaker(Lexicon lexicon, Taught taught, double? rarestZipf = null)
     {
-        graph = new ChainGraph([.. lexicon.Words.Where(w => MayStand(w, rarestZipf) && taught.CanRead(w))]);
-        sounds = [.. graph.Words.Select(w => Lexicon.SoundsIn(taught.Accent, w))];
+        graph = new ChainGraph([.. (rarestZipf is null ? lexicon.ForLessons : lexicon.Words).Where(w => MayStand(w, rarestZipf) && taught.CanRead(w))]);
+        sounds = new string?[graph.Words.Count];
+        accent = taught.Accent;
     }
 
     private sealed record Path(int Word, ChainChange? Change, double Score, int Length, Path? Before);
@@ -70,7 +73,7 @@ public sealed class ChainMaker
         var random = Seeded.For(request.Seed, "chain");
         var isTarget = graph.Words.Select(w => request.With.Any(w.Contains)).ToArray();
         var may = graph.Words.Select(w => !without.Contains(w.Spelling)).ToArray();
-        var starts = random.Shuffle(Enumerable.Range(0, graph.Words.Count).Where(i => may[i] && graph.From(i).Count > 0));
+        var starts = random.Shuffle(Enumerable.Range(0, graph.Words.Count).Where(i => may[i]));
         var beam = starts.OrderBy(i => !isTarget[i]).Take(Starts).Select(i => new Path(i, null, Worth(i), 1, null)).ToList();
         Path? best = beam.FirstOrDefault();
         while (beam.Count > 0 && best!.Length < length)
@@ -107,10 +110,12 @@ public sealed class ChainMaker
     {
         for (var at = path; at is not null; at = at.Before)
         {
-            if (at.Word == word || sounds[at.Word] == sounds[word]) return true;
+            if (at.Word == word || SoundsOf(at.Word) == SoundsOf(word)) return true;
         }
         return false;
     }
+
+    private string SoundsOf(int word) => sounds[word] ??= Lexicon.SoundsIn(accent, graph.Words[word]);
 
     private ImmutableArray<ChainStep> Unrolled(Path path)
     {

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Activities.Crosswords;

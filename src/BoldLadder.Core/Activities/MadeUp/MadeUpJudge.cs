@@ -1,4 +1,5 @@
-using System.Collections.Immutable;
+using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
@@ -49,6 +50,8 @@ public sealed record JudgedMadeUp(string Candidate, MadeUpReason Reason, Segment
 /// </summary>
 public sealed class MadeUpJudge
 {
+    private static readonly ConditionalWeakTable<Lexicon, ConcurrentDictionary<Accent, Ground>> Grounds = [];
+
     private readonly Lexicon lexicon;
     private readonly Accent accent;
     private readonly KnownSounds known;
@@ -56,15 +59,15 @@ public sealed class MadeUpJudge
     private readonly SpellingReader taughtReader;
     private readonly SpellingReader usualReader;
 
+    /// <summary>What is the same for all that is taught: made once for a lexicon and an accent.</summary>
+    private sealed record Ground(KnownSounds Known, WordShapes Shapes, SpellingReader Usual);
+
     /// <param name="taught">Null to judge by the likeliest sound of each grapheme.</param>
     public MadeUpJudge(Lexicon lexicon, Taught? taught, Accent accent)
     {
         (this.lexicon, this.accent) = (lexicon, accent);
-        known = new KnownSounds(lexicon, accent);
-        Shapes = new WordShapes(lexicon);
+        (known, Shapes, usualReader) = Grounds.GetOrCreateValue(lexicon).GetOrAdd(accent, a => new Ground(new KnownSounds(lexicon, a), new WordShapes(lexicon), new SpellingReader(LikeliestSounds(lexicon).Contains)));
         derivation = new Derivation(lexicon.Find);
-        var usual = LikeliestSounds(lexicon);
-        usualReader = new SpellingReader(usual.Contains);
         taughtReader = taught is null ? usualReader : new SpellingReader(c => c.IsRegular && taught.Covers(c));
     }
 

@@ -72,8 +72,8 @@ public sealed class MadeUpMaker
     private static int Worth(Piece onset) => onset.Parts.Length == 0 ? FewestWords : Math.Min(onset.Words, 60);
 
     private bool Fits(Correspondence[] onset, Correspondence[] rime, IReadOnlyCollection<Correspondence>? with) =>
-        onset.Length + rime.Length is >= 2 and <= SoundsAtMost && onset.Concat(rime).Sum(c => c.Grapheme.Letters.Length) >= FewestLetters
+        (with is null or { Count: 0 } || onset.Any(with.Contains) || rime.Any(with.Contains))
+        && onset.Length + rime.Length is >= 2 and <= SoundsAtMost && onset.Concat(rime).Sum(c => c.Grapheme.Letters.Length) >= FewestLetters
         && rime[0].Sounds[0].Symbol != "ə" && !(rime.Length == 1 && rime[0].Grapheme.Text.Length == 1)
-        && (onset.Length == 0 || judge.Shapes.Meetings(onset[^1], rime[0]) >= FewestMeetings)
-        && (with is null or { Count: 0 } || onset.Any(with.Contains) || rime.Any(with.Contains));
+        && (onset.Length == 0 || judge.Shapes.Meetings(onset[^1], rime[0]) >= FewestMeetings);
 }

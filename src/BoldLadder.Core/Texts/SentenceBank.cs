@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Texts;
 
 /// <summary>Captions and sentences of our own, with each word looked up once. Source: docs/handbook.md, section 7 (Sentences).</summary>
 public sealed class SentenceBank

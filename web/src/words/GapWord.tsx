@@ -1,0 +1,31 @@
+import { runsOf, shown } from './spelling';
+import { text } from '../text/text';
+
+interface Props {
+  word: string;
+  marks: readonly number[];
+  /** The place of the grapheme that is left out. */
+  gap: number;
+  revealed: boolean;
+}
+
+/** A word with one grapheme left out, a line for each of its letters; once revealed, the letters stand on the lines. */
+export function GapWord({ word, marks, gap, revealed }: Props) {
+  const runs = runsOf(shown(word), marks);
+  return (
+    <span className="gap-word">
+      <span className="visually-hidden">{revealed ? shown(word) : runs.map((r) => (r.part === gap ? text('gap.here') : r.letters)).join(' ')}</span>
+      <span aria-hidden="true">
+        {runs.map((run, i) =>
+          run.part === gap ? (
+            <span key={i} className={`gap${revealed ? ' gap-shown' : ''}`}>
+              {run.letters}
+            </span>
+          ) : (
+            <span key={i}>{run.letters}</span>
+          ),
+        )}
+      </span>
+    </span>
+  );
+}
