@@ -51,5 +51,8 @@ public sealed class Sound
     public static bool TryParse(string symbol, [System.Diagnostics.CodeAnalysis.NotNullWhen(true)] out Sound? sound) =>
         BySymbol.TryGetValue(symbol.Normalize().Replace('ɡ', 'g').Replace(':', 'ː'), out sound);
 
+    /// <summary>True for the symbol of a short vowel that is said in full: æ e ɪ ɒ ʌ ʊ.</summary>
+    public static bool IsShortVowel(string symbol) => symbol is "æ" or "e" or "ɪ" or "ɒ" or "ʌ" or "ʊ";
+
     public override string ToString() => Symbol;
 }

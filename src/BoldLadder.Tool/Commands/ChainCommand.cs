@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
@@ -79,11 +80,5 @@ public static class ChainCommand
 
     private static string Name(ChainChange? change) => change?.ToString().ToLowerInvariant() ?? "";
 
-    private static string Name(ChainProblem problem) => problem switch
-    {
-        ChainProblem.NotReal => "not-real",
-        ChainProblem.NotDecodable => "not-decodable",
-        ChainProblem.NotOneChange => "not-one-change",
-        _ => problem.ToString().ToLowerInvariant(),
-    };
+    private static string Name(ChainProblem problem) => JsonNamingPolicy.KebabCaseLower.ConvertName(problem.ToString());
 }

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using BoldLadder.Core.Activities.MadeUp;
 using BoldLadder.Tool.Input;
 
@@ -37,6 +38,5 @@ public static class MadeUpCommand
     }
 
     /// <summary>The reason as the command writes it: real-word; empty for none.</summary>
-    public static string Name(MadeUpReason reason) => reason == MadeUpReason.None ? ""
-        : string.Concat(reason.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
+    public static string Name(MadeUpReason reason) => reason == MadeUpReason.None ? "" : JsonNamingPolicy.KebabCaseLower.ConvertName(reason.ToString());
 }

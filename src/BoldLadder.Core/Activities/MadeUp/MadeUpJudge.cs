@@ -103,7 +103,7 @@ public sealed class MadeUpJudge
         return HasTwoReadings(sayable) ? MadeUpReason.TwoReadings : MadeUpReason.None;
     }
 
-    /// <summary>Voiced or unvoiced th is one reading to a listener; so is a weak vowel that no word of one syllable has.</summary>
+    /// <summary>Voiced or unvoiced th is one reading to a listener.</summary>
     private bool HasTwoReadings(List<Segmentation> readings)
     {
         if (readings.Exists(IsAAfterW)) return true;

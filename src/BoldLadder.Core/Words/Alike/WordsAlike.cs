@@ -20,7 +20,6 @@ public sealed record ContrastPair(Word Short, Word Split);
 public sealed class WordsAlike
 {
     private const string Gap = "*";
-    private static readonly HashSet<string> ShortSounds = ["æ", "e", "ɪ", "ɒ", "ʌ", "ʊ"];
 
     private readonly Accent accent;
     private readonly Lexicon lexicon;
@@ -58,7 +57,7 @@ public sealed class WordsAlike
         var known = words.Where(w => w.Suffix is null).GroupBy(w => w.Segmentation.Graphemes).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
         return [.. known.Values.Where(w => w.Segmentation.Parts.Count(p => p.Grapheme.IsSplit) == 1)
             .Select(w => (Split: w, Short: known.GetValueOrDefault(string.Join('|', w.Segmentation.Parts.Select(p => p.Grapheme.IsSplit ? p.Grapheme.Text[..1] : p.Grapheme.Text)))))
-            .Where(p => p.Short is not null && p.Short.Segmentation.Parts.Any(v => v.IsVowel && ShortSounds.Contains(v.SoundText)))
+            .Where(p => p.Short is not null && p.Short.Segmentation.Parts.Any(v => v.IsVowel && Sound.IsShortVowel(v.SoundText)))
             .Select(p => new ContrastPair(p.Short!, p.Split)).OrderByDescending(p => Math.Min(p.Short.Zipf, p.Split.Zipf))];
     }
 

@@ -14,7 +14,6 @@ public sealed class RuleOfThumb
 {
     private const string VowelLetters = "aeiou";
     private static readonly Dictionary<char, string[]> NameOf = new() { ['a'] = ["eɪ"], ['e'] = ["iː"], ['i'] = ["aɪ"], ['o'] = ["əʊ"], ['u'] = ["uː", "j+uː"] };
-    private static readonly HashSet<string> ShortSounds = ["æ", "e", "ɪ", "ɒ", "ʌ", "ʊ"];
 
     private readonly Func<Word, string[], IEnumerable<RuleCase>> cases;
 
@@ -118,7 +117,7 @@ public sealed class RuleOfThumb
 
     private static bool Says(char letter, string sounds) => NameOf[letter].Contains(sounds);
 
-    private static bool IsShort(Correspondence vowel, string sound) => vowel.Grapheme.Text.Length == 1 && ShortSounds.Contains(sound);
+    private static bool IsShort(Correspondence vowel, string sound) => vowel.Grapheme.Text.Length == 1 && Sound.IsShortVowel(sound);
 
     private static IEnumerable<int> Letters(Word word, char letter) => Enumerable.Range(0, word.Spelling.Length).Where(i => word.Spelling[i] == letter);
 }

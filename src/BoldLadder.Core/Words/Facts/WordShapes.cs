@@ -1,3 +1,4 @@
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words.Facts;
@@ -12,10 +13,9 @@ public sealed class WordShapes
     private const int Few = 2;
     private const double MostClosed = 0.15;
 
-    private static readonly HashSet<string> ShortSounds = ["æ", "e", "ɪ", "ɒ", "ʌ", "ʊ"];
-
     /// <summary>After a short vowel these are doubled, or written ck, at the end of a syllable; v and j never end one alone.</summary>
     private static readonly HashSet<string> NeverAloneAfterShort = ["f", "l", "s", "z", "c", "k"];
+
     /// <summary>Letters whose sound the next letter decides: c is no k before e.</summary>
     private static readonly HashSet<string> DependsOnNext = ["c", "g", "k", "sc", "qu"];
     private static readonly HashSet<string> NeverLast = ["v", "j"];
@@ -52,7 +52,7 @@ public sealed class WordShapes
     {
         var parts = word.Parts.AsSpan();
         var vowel = NextVowel(parts, 0);
-        // No word begins with a weak vowel alone in its only full syllable.
+        // The first vowel is said in full.
         if (vowel < 0 || parts[vowel].Sounds[0].Symbol == "ə") return false;
         if (!Seen(onsets, parts[..vowel], Few)) return false;
         if (vowel > 0 && DependsOnNext.Contains(parts[vowel - 1].Grapheme.Text) && letterMeetings.GetValueOrDefault(LetterKey(parts[vowel - 1], parts[vowel])) < Few) return false;
@@ -110,7 +110,7 @@ public sealed class WordShapes
     private bool StandsLast(Correspondence vowel) =>
         vowels.GetValueOrDefault(vowel.Grapheme.Text) is var (all, closed) && closed < MostClosed * all;
 
-    private static bool IsShort(Correspondence vowel) => vowel.Grapheme.Text.Length == 1 && ShortSounds.Contains(vowel.SoundText);
+    private static bool IsShort(Correspondence vowel) => vowel.Grapheme.Text.Length == 1 && Sound.IsShortVowel(vowel.SoundText);
 
     private static string KindOf(Correspondence vowel) => vowel.Grapheme.IsSplit ? "split " : IsShort(vowel) ? "short " : "long ";
 
