@@ -61,7 +61,7 @@ _restore() {
 # The published app in $RUN/app: front end first, since it is served from the app's wwwroot.
 publish_app() {
   [ -f "$RUN/app/BoldLadder.Web.dll" ] || rm -f "$RUN/publish.stamp"
-  once publish "$(fingerprint src web/src web/index.html web/vite.config.ts data/lexicon data/ladders data/sentences data/inventory Directory.Build.props Directory.Packages.props package-lock.json)" _publish
+  once publish "$(fingerprint src web/src web/index.html web/vite.config.ts data/lexicon data/ladders data/sentences data/inventory data/templates data/pictures Directory.Build.props Directory.Packages.props package-lock.json)" _publish
 }
 _publish() {
   say "Building …"

@@ -42,7 +42,7 @@ public class ActivitiesBenchmark
         tricky = [.. ladder.Rungs.Take(Rungs).SelectMany(r => r.Tricky)];
         chains = new ChainMaker(lexicon, taught);
         madeUp = new MadeUpMaker(lexicon, taught);
-        crosswords = new CrosswordWords(lexicon, new SentenceBank(File.ReadLines(Path.Combine(ProjectFolders.Data, "sentences", "bank.txt")), lexicon), PictureFiles.Names());
+        crosswords = new CrosswordWords(lexicon, ProjectFolders.Materials(lexicon).Sentences, ProjectFolders.Materials(lexicon).Pictures);
         marker = new Marker(new PlausibleSpellings(lexicon, Accent.SouthernBritish));
         var words = lexicon.ForLessons.Where(taught.CanRead).ToArray();
         // Each word with a letter dropped, doubled or exchanged with the next.

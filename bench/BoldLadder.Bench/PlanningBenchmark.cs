@@ -3,7 +3,6 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 using Npgsql;
@@ -28,14 +27,14 @@ public class PlanningBenchmark
         query = new NpgsqlCommand("select 1", connection);
         var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
         var ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
-        var sentences = new SentenceBank(File.ReadLines(Path.Combine(ProjectFolders.Data, "sentences", "bank.txt")), lexicon);
+        var materials = ProjectFolders.Materials(lexicon);
         (early, late) = (Request(20), Request(110));
 
         LessonRequest Request(int rung) => new(
-            ladder.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish), ladder.Rungs[rung], lexicon,
+            ladder.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish), ladder.Rungs[rung], materials,
             [.. ladder.Rungs.Take(rung).SelectMany(r => r.Tricky)],
             ladder.Rungs.Take(rung).SelectMany((r, i) => r.Correspondences.Select(c => (c, i))).DistinctBy(x => x.c).ToDictionary(x => x.c, x => rung - x.i),
-            [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), sentences, 25, 1);
+            [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), 25, 1);
     }
 
     [GlobalCleanup]
@@ -58,5 +57,5 @@ public class PlanningBenchmark
 
     private LessonRequest Fresh(LessonRequest request) => new(
         new Taught(request.Before.Correspondences, request.Before.Patterns, request.Before.Free, request.Before.Leniencies, request.Before.Accent),
-        request.Today, request.Lexicon, request.TrickyBefore, request.Recall, request.Newest, request.RecentWords, request.Sentences, request.Minutes, ++seed);
+        request.Today, request.Materials, request.TrickyBefore, request.Recall, request.Newest, request.RecentWords, request.Minutes, ++seed);
 }

@@ -24,6 +24,8 @@ if (args is ["memory"])
 // In process, so that it needs neither a project of its own nor a second restore.
 var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
 var config = DefaultConfig.Instance.AddJob(job).WithArtifactsPath(args.Length > 0 ? args[0] : "BenchmarkDotNet.Artifacts");
-BenchmarkRunner.Run<EngineBenchmark>(config);
-BenchmarkRunner.Run<ActivitiesBenchmark>(config);
-BenchmarkRunner.Run<PlanningBenchmark>(config);
+// A second argument runs only the benchmarks whose name has it.
+foreach (var benchmark in new[] { typeof(EngineBenchmark), typeof(ActivitiesBenchmark), typeof(PlanningBenchmark), typeof(YearBenchmark) })
+{
+    if (args.Length < 2 || benchmark.Name.Contains(args[1], StringComparison.OrdinalIgnoreCase)) BenchmarkRunner.Run(benchmark, config);
+}

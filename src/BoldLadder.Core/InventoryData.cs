@@ -1,7 +1,7 @@
 namespace BoldLadder.Core;
 
 /// <summary>
-/// Reads the fixed tables that are compiled into the core (<c>data/inventory</c>): the sounds and the correspondences.
+/// Reads the fixed tables that are compiled into the core: the sounds and the correspondences (<c>data/inventory</c>), the lesson templates (<c>data/templates</c>).
 /// </summary>
 internal static class InventoryData
 {

@@ -2,6 +2,7 @@ using System.Linq.Expressions;
 using System.Text.Json;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Style;
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.AspNetCore.Identity;
@@ -50,6 +51,12 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
     public DbSet<StoredLesson> Lessons => Set<StoredLesson>();
 
     public DbSet<LessonChange> LessonChanges => Set<LessonChange>();
+
+    public DbSet<StoredWord> SchoolWords => Set<StoredWord>();
+
+    public DbSet<StoredTemplate> LessonTemplates => Set<StoredTemplate>();
+
+    public DbSet<CoverPass> CoverPasses => Set<CoverPass>();
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
@@ -103,6 +110,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         Owned<Group>(builder).HasKey(g => new { g.SchoolId, g.Id });
         builder.Entity<Group>().HasOne<LadderVersion>().WithMany().HasForeignKey(g => new { g.SchoolId, g.LadderId, g.LadderVersion });
         builder.Entity<Group>().HasIndex(g => new { g.SchoolId, g.Name }).IsUnique();
+        builder.Entity<Group>().Property(g => g.Avoid).HasDefaultValueSql("'{}'");
         Owned<GroupTeacher>(builder).HasKey(t => new { t.SchoolId, t.GroupId, t.UserId });
         builder.Entity<GroupTeacher>().HasOne<Group>().WithMany().HasForeignKey(t => new { t.SchoolId, t.GroupId });
         builder.Entity<GroupTeacher>().HasOne<Membership>().WithMany().HasForeignKey(t => new { t.SchoolId, t.UserId });
@@ -110,6 +118,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         Owned<TeachingLogEntry>(builder).HasKey(e => new { e.SchoolId, e.Id });
         builder.Entity<TeachingLogEntry>().ToTable("teaching_log").HasOne<Group>().WithMany().HasForeignKey(e => new { e.SchoolId, e.GroupId });
         builder.Entity<TeachingLogEntry>().HasIndex(e => new { e.SchoolId, e.GroupId, e.Date });
+        builder.Entity<TeachingLogEntry>().Property(e => e.Missed).HasDefaultValueSql("'{}'");
         builder.Entity<TeachingLogEntry>().Property(e => e.Outcome).HasConversion<string>().HasMaxLength(20);
 
         Owned<StoredLesson>(builder).HasKey(l => new { l.SchoolId, l.Id });
@@ -124,6 +133,15 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         Owned<LessonChange>(builder).HasKey(c => new { c.SchoolId, c.LessonId, c.Version });
         builder.Entity<LessonChange>().HasOne<StoredLesson>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LessonId });
         LessonColumn(builder.Entity<LessonChange>().Property(c => c.Before));
+
+        Owned<StoredWord>(builder, school: true).HasKey(w => new { w.SchoolId, w.Spelling });
+        builder.Entity<StoredWord>().ToTable("school_words").Property(w => w.Verdict).HasConversion<string>().HasMaxLength(20);
+        Owned<StoredTemplate>(builder, school: true).HasKey(t => new { t.SchoolId, t.Id });
+        builder.Entity<StoredTemplate>().ToTable("lesson_templates").Property(t => t.Document).HasColumnType("jsonb").HasConversion(
+            t => LessonTemplate.Write(t), text => LessonTemplate.Read(text), ByText<LessonTemplate>(LessonTemplate.Write));
+        Owned<CoverPass>(builder).HasKey(p => new { p.SchoolId, p.Id });
+        builder.Entity<CoverPass>().HasOne<Group>().WithMany().HasForeignKey(p => new { p.SchoolId, p.GroupId });
+        builder.Entity<CoverPass>().HasIndex(p => new { p.SchoolId, p.CodeHash }).IsUnique();
     }
 
     private Microsoft.EntityFrameworkCore.Metadata.Builders.EntityTypeBuilder<T> Owned<T>(ModelBuilder builder, bool school = false)

@@ -107,6 +107,9 @@ public sealed class Group : ISchoolOwned
 
     /// <summary>The weekdays on which it has lessons, 1 for Monday; null for the school's: a catch-up group may go at its own pace.</summary>
     public int[]? LessonDays { get; set; }
+
+    /// <summary>Words that are not to come in this group's lessons: no reason is kept.</summary>
+    public string[] Avoid { get; set; } = [];
 }
 
 /// <summary>A group given to a teacher.</summary>
@@ -148,6 +151,9 @@ public sealed class TeachingLogEntry : ISchoolOwned
     public required string[] Seen { get; init; }
 
     public required string[] Words { get; init; }
+
+    /// <summary>What wobbled, or was not reached, in reference notation: it comes first in the next Revisit.</summary>
+    public string[] Missed { get; init; } = [];
 
     public required DateTime RecordedAt { get; init; }
 

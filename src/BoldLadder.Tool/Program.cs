@@ -28,14 +28,18 @@ const string Usage = """
                                           extra letters, ticks, whole, notes (order, spoken)
       crossword --taught F --count N [--tricky F] [--with ai=eɪ] [--graphemes] [--seed S] [--svg FILE] [--answers]
                                           a crossword with clues that can be read
+      sentences [--input]                 captions, sentences and texts → the rung of each shipped ladder after which they can be read
+      lessons --ladder L --rungs 5,20 [--minutes 20] [--seed S]
+                                          lessons of a shipped ladder as text
 
+      sample-lessons [--check]            make docs/sample-lessons (--check: compare, write nothing)
       build-lexicon [--check]             make data/lexicon from data/sources (--check: compare, write nothing)
       derive-ladder [--check]             make data/ladders from data/lexicon (--check: compare, write nothing)
       review [--rungs N]                  words that the first rungs reach and nobody has read yet
       gold                                score data/lexicon against data/gold
       draw-gold                           the seeded draw of words to judge by hand
 
-    All but the last five take --json, and --accent southern-british (default), northern-english, general-american;
+    All but lessons and the last six take --json, and --accent southern-british (default), northern-english, general-american;
     commands that take --taught take --lenient too. Input is standard input, UTF-8; output is tab-separated with a header.
     A taught file has one correspondence a line (sh=ʃ, a-e=eɪ, x=k+s) and patterns as "pattern: suffix-s"; without such a line all patterns are free.
     Ends with 0; 1 when a line of input could not be used; 2 after wrong usage.
@@ -57,6 +61,9 @@ try
         ["chain", .. var rest] => Run(ChainCommand.Run, rest),
         ["madeup", .. var rest] => Run(MadeUpCommand.Run, rest),
         ["crossword", .. var rest] => Run(CrosswordCommand.Run, rest),
+        ["sentences", .. var rest] => Run(SentencesCommand.Run, rest),
+        ["lessons", .. var rest] => Run(LessonsCommand.Run, rest),
+        ["sample-lessons", .. var rest] => LessonsCommand.WriteSamples(rest, Console.Error),
         ["facts", .. var rest] => Run(FactsCommand.Run, rest),
         ["alike", .. var rest] => Run(AlikeCommand.Run, rest),
         ["patterns", .. var rest] => Run(PatternsCommand.Run, rest),

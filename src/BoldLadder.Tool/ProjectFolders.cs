@@ -1,3 +1,6 @@
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Words;
+
 namespace BoldLadder.Tool;
 
 /// <summary>Where the project's data stands: the nearest folder above the command that has a data/lexicon.</summary>
@@ -9,6 +12,9 @@ public static class ProjectFolders
 
     public static IEnumerable<string> LexiconShards() =>
         Directory.EnumerateFiles(Path.Combine(Data, "lexicon"), "*.tsv").Order(StringComparer.Ordinal).Select(File.ReadAllText);
+
+    /// <summary>What lessons are filled from.</summary>
+    public static Materials Materials(Lexicon lexicon) => Core.Lessons.Materials.Read(lexicon, file => File.ReadLines(Path.Combine(Data, file)));
 
     private static string Find()
     {

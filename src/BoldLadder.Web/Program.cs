@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using BoldLadder.Store;
 using BoldLadder.Web.Calendars;
+using BoldLadder.Web.Cover;
 using BoldLadder.Web.Demo;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Ladders;
@@ -10,6 +11,9 @@ using BoldLadder.Web.Schools;
 using BoldLadder.Web.Session;
 using BoldLadder.Web.Setup;
 using BoldLadder.Web.Style;
+using BoldLadder.Web.Templates;
+using BoldLadder.Web.Weeks;
+using BoldLadder.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 
@@ -43,7 +47,9 @@ builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<Clock>();
 builder.Services.AddSingleton<WordData>();
 builder.Services.AddScoped<SchoolScope>();
+builder.Services.AddScoped<SchoolLexicon>();
 builder.Services.AddScoped<LessonMaking>();
+builder.Services.AddScoped<LessonChanges>();
 builder.Services.AddScoped<LadderWork>();
 builder.Services.AddScoped<Drafts>();
 
@@ -57,6 +63,7 @@ app.UseRateLimiter();
 
 var api = app.MapGroup("/api").AddEndpointFilter(Security.CheckAntiforgery).ProducesProblem(StatusCodes.Status400BadRequest);
 api.MapSession();
+api.MapCover();
 var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>();
 school.MapLadders();
 school.MapDrafts();
@@ -65,6 +72,10 @@ school.MapStyle();
 school.MapGroups();
 school.MapMats();
 school.MapLessons();
+school.MapWords();
+school.MapTemplates();
+school.MapWeeks();
+school.MapCoverPasses();
 api.MapFallback(() => Problem.NotFound("not-found", "There is nothing at this address. Go back to the start page.")).AllowAnonymous();
 
 app.MapGet("/health", async (BoldContext store) => await store.Database.CanConnectAsync() ? Results.Ok("ok") : Results.StatusCode(503)).AllowAnonymous().ExcludeFromDescription();
@@ -75,6 +86,7 @@ if (!isDocumentRun)
 {
     app.Services.GetRequiredService<WordData>();
     await DemoGuard.Check(app);
+    if (app.Environment.IsProduction()) app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(() => WarmUp.Run(app.Services.GetRequiredService<WordData>())));
 }
 await app.RunAsync();
 return 0;

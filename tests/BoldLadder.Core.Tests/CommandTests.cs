@@ -190,6 +190,26 @@ public sealed class CommandTests : IDisposable
         File.Delete(drawing);
     }
 
+    [Fact]
+    public void Lessons_are_written_as_text_and_a_rung_there_is_not_says_what_to_write()
+    {
+        var (rows, _, _) = Run(LessonsCommand.Run, [], "--ladder", "letters-first", "--rungs", "5,2", "--minutes", "15");
+        Assert.Equal(["## 2. s", "## 5. g"], rows.Where(r => r.StartsWith("## ", StringComparison.Ordinal)));
+        Assert.Contains(rows, r => r.StartsWith("- grapheme-cards: ", StringComparison.Ordinal));
+        Assert.Contains("1 to 124", Assert.Throws<UsageException>(() => Run(LessonsCommand.Run, [], "--ladder", "letters-first", "--rungs", "0")).Message, StringComparison.Ordinal);
+        Assert.Contains("sounds-first", Assert.Throws<UsageException>(() => Run(LessonsCommand.Run, [], "--ladder", "none", "--rungs", "1")).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Sentences_come_with_the_rungs_they_can_be_read_from_and_what_is_unknown_is_said()
+    {
+        var (rows, errors, _) = Run(SentencesCommand.Run, Text("a pup on a mat\nThe zzxq ran.\n"), "--input");
+        Assert.Equal("kind\tletters-first\tsounds-first\tshort-vowels-first\ttext", rows[0]);
+        Assert.Matches("^sentence\t\\d+\t\\d+\t\\d+\ta pup on a mat$", rows[1]);
+        Assert.Contains("zzxq", errors, StringComparison.Ordinal);
+        Assert.Contains(Run(SentencesCommand.Run, []).Rows, r => r.StartsWith("text\t", StringComparison.Ordinal));
+    }
+
     private string WithSplit()
     {
         File.AppendAllLines(taught, ["i-e=aɪ"]);

@@ -12,8 +12,8 @@ namespace BoldLadder.Core.Tests;
 
 public class CrosswordTests
 {
-    private static readonly Dictionary<string, string> Pictures = PictureFiles.Names();
-    private static readonly CrosswordWords Words = new(Given.Lexicon, Given.Sentences, Pictures);
+    private static readonly IReadOnlyDictionary<string, string> Pictures = Given.Materials.Pictures;
+    private static readonly CrosswordWords Words = new(Given.Lexicon, Given.Materials.Sentences, Pictures);
 
     private static Taught After(int rungs) => Given.LettersFirst.TaughtAfter(rungs, Leniencies.All, Accent.SouthernBritish);
 
@@ -99,7 +99,7 @@ public class CrosswordTests
             if (w.Clue is CrosswordClue.Picture picture) Assert.Equal(Pictures[w.Spelling], picture.Name);
             if (w.Clue is not CrosswordClue.MissingWord missing) return;
             var text = $"{missing.Before} {w.Spelling}{missing.After}";
-            Assert.Contains(Given.Sentences.Readable(taught, tricky), s => s.Text == text);
+            Assert.Contains(Given.Materials.Sentences.Readable(taught, tricky), s => s.Text == text);
         });
         Assert.Contains(For(45), w => w.Clue is CrosswordClue.MissingWord);
         Assert.Contains(For(45), w => w.Clue is CrosswordClue.Picture);

@@ -3,7 +3,6 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 
@@ -22,7 +21,9 @@ internal static class Given
 
     private static Ladder Shipped(string id) => LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")));
 
-    public static SentenceBank Sentences { get; } = new(File.ReadLines(Path.Combine(ProjectFolders.Data, "sentences", "bank.txt")), Lexicon);
+    public static Materials Materials { get; } = ProjectFolders.Materials(Lexicon);
+
+    public static IEnumerable<Ladder> Ladders => [LettersFirst, SoundsFirst, ShortVowelsFirst];
 
     /// <summary>True in ./test --deep: sweeps use many seeds.</summary>
     public static bool Deep { get; } = Environment.GetEnvironmentVariable("BOLD_DEEP") == "1";
@@ -44,7 +45,7 @@ internal static class Given
         {
             foreach (var c in LettersFirst.Rungs[i].Correspondences) recall[c] = rung - i;
         }
-        return new LessonRequest(before, LettersFirst.Rungs[rung], Lexicon, [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
-            recall, [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), Sentences, minutes, seed);
+        return new LessonRequest(before, LettersFirst.Rungs[rung], Materials, [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
+            recall, [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), minutes, seed);
     }
 }

@@ -1,5 +1,6 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using Xunit;
@@ -10,14 +11,17 @@ public class PlannerTests
 {
     private static readonly int Rungs = Given.LettersFirst.Rungs.Length;
 
-    /// <summary>Every rung with 2 seeds, with 50 in the deep run.</summary>
+    /// <summary>Every third rung; the laws of whole years see them all, and so does the deep run.</summary>
+    private static readonly int Step = Given.Deep ? 1 : 3;
+
+    /// <summary>Rungs with 2 seeds, with 50 in the deep run.</summary>
     public static TheoryData<long> Seeds => [.. Enumerable.Range(1, Given.Deep ? 50 : 2).Select(s => (long)s)];
 
     [Theory]
     [MemberData(nameof(Seeds))]
     public void Whatever_a_child_reads_or_spells_is_decodable_that_day(long seed)
     {
-        for (var rung = 0; rung < Rungs; rung++)
+        for (var rung = 0; rung < Rungs; rung += Step)
         {
             var request = Given.Request(rung, seed, Pace.Lengths[(int)(seed % 4)]);
             var lesson = LessonPlanner.Plan(request);
@@ -33,7 +37,7 @@ public class PlannerTests
     [MemberData(nameof(Seeds))]
     public void Two_thirds_of_practise_words_have_what_is_new(long seed)
     {
-        for (var rung = 0; rung < Rungs; rung++)
+        for (var rung = 0; rung < Rungs; rung += Step)
         {
             var request = Given.Request(rung, seed);
             foreach (var activity in LessonPlanner.Plan(request).Parts[2].Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords))
@@ -48,20 +52,20 @@ public class PlannerTests
     public void A_rung_with_few_words_is_taught_by_ear_and_the_lesson_says_so()
     {
         var few = 0;
-        for (var rung = 0; rung < Rungs; rung++)
+        for (var rung = 0; rung < Rungs; rung += Step)
         {
             var request = Given.Request(rung, 1);
             var words = Usable.Showing(request.Today, request.After, Given.Lexicon.Words).Count();
             var lesson = LessonPlanner.Plan(request);
-            Assert.Equal(words < LessonPlanner.FewWords, lesson.Notes.Any(n => n.Code == "few-words"));
-            if (words >= LessonPlanner.FewWords) continue;
+            Assert.Equal(words < LessonDays.FewWords, lesson.Notes.Any(n => n.Code == "few-words"));
+            if (words >= LessonDays.FewWords) continue;
             few++;
             var kinds = lesson.Parts[2].Activities.Select(a => a.Kind).ToList();
             Assert.Contains(ActivityKind.OralBlending, kinds);
-            Assert.Contains(ActivityKind.SpotGrapheme, kinds);
+            if (request.Before.Correspondences.Count > 0) Assert.Contains(ActivityKind.SpotGrapheme, kinds);
             Assert.Contains(ActivityKind.Formation, kinds);
         }
-        Assert.InRange(few, 1, Rungs * 15 / 100);
+        Assert.InRange(few, 1, Math.Max(1, Rungs * 15 / 100 / Step));
     }
 
     [Fact]
@@ -78,7 +82,7 @@ public class PlannerTests
     [InlineData(30)]
     public void The_four_parts_fit_the_minutes(int minutes)
     {
-        for (var rung = 0; rung < Rungs; rung++)
+        for (var rung = 0; rung < Rungs; rung += Step)
         {
             var lesson = LessonPlanner.Plan(Given.Request(rung, 3, minutes));
             Assert.True(lesson.Minutes <= minutes, $"{Given.LettersFirst.Rungs[rung].Label}: {lesson.Minutes} of {minutes}");
@@ -112,13 +116,13 @@ public class PlannerTests
     }
 
     [Fact]
-    public void No_word_to_spell_has_a_common_homophone()
+    public void No_word_to_spell_has_a_common_homophone_without_a_sentence()
     {
-        for (var rung = 0; rung < Rungs; rung++)
+        for (var rung = 0; rung < Rungs; rung += Step)
         {
             foreach (var activity in LessonPlanner.Plan(Given.Request(rung, 5)).Activities.Where(a => a.Kind == ActivityKind.SpellWords))
             {
-                Assert.All(activity.Items.Cast<WordItem>(), i => Assert.DoesNotContain(Given.Lexicon.Homophones(Given.Word(i.Word), Accent.SouthernBritish), h => h.Zipf >= 3));
+                Assert.All(activity.Items.Cast<WordItem>().Where(i => i.Sentence is null), i => Assert.DoesNotContain(Given.Lexicon.Homophones(Given.Word(i.Word), Accent.SouthernBritish), h => h.Zipf >= 3));
             }
         }
     }
@@ -140,7 +144,7 @@ public class PlannerTests
     [Fact]
     public void Choosing_others_breaks_no_rule_on_any_rung()
     {
-        for (var rung = 0; rung < Rungs; rung++)
+        for (var rung = 0; rung < Rungs; rung += Step)
         {
             var request = Given.Request(rung, 4);
             var lesson = LessonPlanner.Plan(request);

@@ -1,4 +1,5 @@
 using System.Net;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Style;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
@@ -12,7 +13,7 @@ namespace BoldLadder.Web.Tests;
 public sealed class EndpointTests : IAsyncLifetime
 {
     /// <summary>Open to all: signing in, and what signing in needs.</summary>
-    private static readonly string[] Open = ["GET /api/antiforgery", "GET /api/session", "POST /api/session"];
+    private static readonly string[] Open = ["GET /api/antiforgery", "GET /api/session", "POST /api/session", "POST /api/cover"];
 
     private TestSchool school = null!;
 
@@ -43,7 +44,13 @@ public sealed class EndpointTests : IAsyncLifetime
     }
 
     /// <summary>What an address needs after the question mark.</summary>
-    private static string Query(RoutePattern pattern) => pattern.RawText!.EndsWith("/style/sample", StringComparison.Ordinal) ? "?accent=southern-british" : "";
+    private string Query(RoutePattern pattern) => pattern.RawText!.Split('/')[^1] switch
+    {
+        "sample" => "?accent=southern-british",
+        "verdicts" => "?text=pin",
+        "words" => $"?ladderId={school.Ladder}&version=1",
+        _ => "",
+    };
 
     private string Fill(RoutePattern pattern) => "/" + string.Join('/', pattern.PathSegments.Select(s => string.Concat(s.Parts.Select(p => p switch
     {
@@ -55,6 +62,9 @@ public sealed class EndpointTests : IAsyncLifetime
             "version" => "1",
             "rungId" => "n=n",
             "date" => "2026-11-24",
+            "word" => "ship",
+            "day" => "new",
+            "minutes" => "20",
             _ => throw new InvalidOperationException($"Say in this test what to put for {{{parameter.Name}}}."),
         },
         RoutePatternLiteralPart literal => literal.Content,
@@ -162,5 +172,8 @@ public sealed class EndpointTests : IAsyncLifetime
         : target.Path.EndsWith("/calendar", StringComparison.Ordinal) ? new { terms = Array.Empty<object>(), closed = Array.Empty<DateOnly>(), lessonDays = new[] { 1 }, reviewWeeks = 1, checkWeeks = 6, recapWeeks = 2, checkpoints = Array.Empty<object>(), groups = Array.Empty<object>() }
         : target.Path.EndsWith("/style", StringComparison.Ordinal) ? new { accent = "southern-british", style = HouseStyle.Usual }
         : target.Path.EndsWith("/notes", StringComparison.Ordinal) ? new { subject = "sh=ʃ", keyWord = "", phrase = "", mouthCue = "", formation = "" }
+        : target.Path.EndsWith("/verdict", StringComparison.Ordinal) ? new { verdict = "ban", reason = "Not ours." }
+        : target.Path.EndsWith("/templates", StringComparison.Ordinal) ? new { template = LessonTemplate.Shipped(LessonDay.New, 20) }
+        : target.Path.EndsWith("/cover", StringComparison.Ordinal) ? new { key = "x" }
         : new { email = "lead@test.example", password = "x" };
 }

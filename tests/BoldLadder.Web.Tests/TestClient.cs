@@ -38,6 +38,12 @@ public sealed class TestClient(HttpClient http, TestSchool school)
     public Task<HttpResponseMessage> Change(LessonView lesson, LessonCommandType type, string? activity = null, string? item = null, bool? kept = null) =>
         Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/commands", new LessonCommand(type, activity, item, kept), version: lesson.Version);
 
+    public Task<HttpResponseMessage> Change(LessonView lesson, LessonCommand command) =>
+        Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/commands", command, version: lesson.Version);
+
+    /// <summary>Changes a lesson and gives it as it is then.</summary>
+    public async Task<LessonView> Changed(LessonView lesson, LessonCommand command) => await Read<LessonView>(await Change(lesson, command));
+
     public Task<HttpResponseMessage> Close(LessonView lesson, Store.LessonOutcome outcome, string? stoppedAt = null, Guid? entry = null) =>
         Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/closing", new CloseRequest(entry ?? Guid.CreateVersion7(), outcome, stoppedAt), version: lesson.Version);
 

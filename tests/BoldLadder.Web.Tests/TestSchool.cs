@@ -5,6 +5,7 @@ using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using Npgsql;
@@ -23,6 +24,7 @@ public sealed class TestSchool : IAsyncDisposable
     private const string Template = "bold_template";
     private static readonly SemaphoreSlim TemplateLock = new(1, 1);
     private static bool templateReady;
+    private static readonly Lazy<WordData> Words = new(() => new WordData(new Microsoft.Extensions.Configuration.ConfigurationBuilder().Build()));
 
     private readonly string database;
 
@@ -74,6 +76,8 @@ public sealed class TestSchool : IAsyncDisposable
             host.UseSetting("ConnectionStrings:App", AppRole(database));
             host.UseSetting("Today", Today.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture));
             foreach (var (key, value) in settings) host.UseSetting(key, value);
+            // Word data is immutable and takes longest to read: all apps share it, but for those that are given data of their own.
+            if (settings.All(s => s.Key != "DataFolder")) host.ConfigureTestServices(services => services.AddSingleton(Words.Value));
         });
     }
 

@@ -22,9 +22,10 @@ test.describe('with a server of its own', () => {
     await page.goto(`${base}/sign-in`);
     await signIn(page);
     await page.getByRole('link', { name: 'Open lesson for Badgers' }).click();
-    await expect(page.getByRole('heading', { name: 'Apply' })).toBeVisible();
+    await expect(page.locator('.part-apply')).toBeVisible();
     await page.keyboard.press('b');
     await page.waitForSelector('.board');
+    await page.waitForLoadState('networkidle');
     const ended = new Promise((done) => server.once('exit', done));
     server.kill('SIGKILL');
     await ended;

@@ -50,6 +50,16 @@ test('every page is accessible and fits a small laptop', async ({ page }) => {
     await look();
     await page.keyboard.press(' ');
   }
+  for (const address of ['/week?weeks=2', '/words/ship?with=sh', '/templates']) {
+    await page.goto(address);
+    await expect(page.locator('h1')).toBeVisible();
+    await expect(page.locator('.week, .word-panel, .slots').first()).toBeVisible();
+    await look();
+  }
+  await openLesson(page, 'Otters');
+  await page.keyboard.press('g');
+  await expect(page.locator('.gather')).toBeVisible();
+  await look();
   await page.goto('/about');
   await expect(page.getByText('not yet been read by a qualified teacher')).toBeVisible();
   await look();

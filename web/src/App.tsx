@@ -1,5 +1,10 @@
 import { Route, Routes } from 'react-router';
 import { BoardPage } from './board/BoardPage';
+import { CoverPage } from './cover/CoverPage';
+import { WordsPage } from './explorer/WordsPage';
+import { GatherPage } from './gather/GatherPage';
+import { TemplatesPage } from './templates/TemplatesPage';
+import { WeekPage } from './week/WeekPage';
 import { CalendarPage } from './calendar/CalendarPage';
 import { GroupsPage } from './groups/GroupsPage';
 import { LadderPage } from './ladder/LadderPage';
@@ -17,6 +22,7 @@ export function App() {
   return (
     <Routes>
       <Route path="/sign-in" element={<SignInPage />} />
+      <Route path="/cover" element={<CoverPage />} />
       <Route element={<RequireSession />}>
         <Route path="/groups/:groupId/lessons/:date/board" element={<BoardPage />} />
         <Route element={<Shell />}>
@@ -24,6 +30,12 @@ export function App() {
           <Route path="/ladder" element={<LadderPage />} />
           <Route path="/calendar" element={<CalendarPage />} />
           <Route path="/style" element={<StylePage />} />
+          <Route path="/week" element={<WeekPage />} />
+          <Route path="/week/:date" element={<WeekPage />} />
+          <Route path="/words" element={<WordsPage />} />
+          <Route path="/words/:word" element={<WordsPage />} />
+          <Route path="/templates" element={<TemplatesPage />} />
+          <Route path="/groups/:groupId/gather/:date" element={<GatherPage />} />
           <Route path="/groups/:groupId/mats/:date" element={<MatPage />} />
           <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
           <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />

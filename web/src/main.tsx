@@ -13,6 +13,7 @@ import './look/board.css';
 import './look/settings.css';
 import './look/print.css';
 import './look/mat.css';
+import './look/planning.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

@@ -8,7 +8,11 @@ namespace BoldLadder.Core.Ladders;
 /// <param name="RungId">The rung or quiet day that the lesson was for.</param>
 public sealed record TaughtFact(
     DateOnly Date, ImmutableArray<string> Correspondences, ImmutableArray<string> Patterns, ImmutableArray<string> Tricky,
-    ImmutableArray<string> Seen, ImmutableArray<string> Words, string? RungId = null);
+    ImmutableArray<string> Seen, ImmutableArray<string> Words, string? RungId = null)
+{
+    /// <summary>What wobbled or was not reached.</summary>
+    public ImmutableArray<string> Missed { get; init; } = [];
+}
 
 /// <summary>
 /// Where a group stands on its ladder. What was taught comes from the log alone, so reordering the ladder takes nothing away; what is
@@ -38,6 +42,9 @@ public sealed class Progress
 
     /// <summary>Rungs with something still to teach, in the ladder's order.</summary>
     public ImmutableArray<Rung> Remaining { get; }
+
+    /// <summary>What the last lesson missed; it comes first in the next Revisit.</summary>
+    public ImmutableArray<Correspondence> Missed => facts.IsEmpty ? [] : [.. facts[^1].Missed.Select(Correspondence.Parse)];
 
     /// <summary>True when the group has been taught something.</summary>
     public bool HasBegun => Correspondences.Count > 0 || Patterns != Patterns.None;

@@ -11,7 +11,30 @@ public static class Usable
         words.Where(w => w.IsForLessons && Shows(rung, w) && after.CanRead(w));
 
     /// <summary>True when the word has what the rung teaches: one of its correspondences, or one of its patterns.</summary>
-    public static bool Shows(Rung rung, Word word) =>
-        rung.Correspondences.Any(word.Contains) || (word.Patterns & rung.Patterns) != Patterns.None
-        || (word.Flags.HasFlag(WordFlags.Bath) && rung.Correspondences.Any(c => c.Notation == "a=ɑː"));
+    public static bool Shows(Rung rung, Word word)
+    {
+        if ((word.Patterns & rung.Patterns) != Patterns.None) return true;
+        foreach (var correspondence in rung.Correspondences)
+        {
+            if (Has(word, correspondence)) return true;
+        }
+        return false;
+    }
+
+    /// <summary>True when the correspondence stands in the word; the a of a bath word counts as the a of father.</summary>
+    public static bool Has(Word word, Correspondence correspondence) =>
+        word.Contains(correspondence) || (word.Flags.HasFlag(WordFlags.Bath) && correspondence.Notation == "a=ɑː" && word.Contains(Correspondence.BathA));
+
+    /// <summary>The place of the first part of the word that is one of the correspondences; -1 when none is.</summary>
+    public static int PlaceOf(Word word, IReadOnlyCollection<Correspondence> correspondences)
+    {
+        for (var i = 0; i < word.Required.Length; i++)
+        {
+            foreach (var one in correspondences)
+            {
+                if (one.ReferenceNotation == word.Required[i].ReferenceNotation) return i;
+            }
+        }
+        return -1;
+    }
 }

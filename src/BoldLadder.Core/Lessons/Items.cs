@@ -1,4 +1,6 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using BoldLadder.Core.Activities.MadeUp;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
@@ -10,11 +12,17 @@ namespace BoldLadder.Core.Lessons;
 /// <summary>Makes finished items from words, correspondences and sentences.</summary>
 public static class Items
 {
-    public static WordItem OfWord(string activity, Word word, IEnumerable<Reason> reasons, Taught? trickyFor = null, bool oral = false) => new(
-        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, word.Segmentation.Phonemes,
-        [.. word.Segmentation.Letters().Select(l => l.Part)], word.Segmentation.Taps,
+    public static WordItem OfWord(
+        string activity, Word word, IEnumerable<Reason> reasons, Taught? trickyFor = null, bool oral = false, string? meaning = null, string? sentence = null) => new(
+        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, word.Segmentation.Phonemes, MarksOf(word), word.Segmentation.Taps,
         trickyFor is null ? [] : [.. Enumerable.Range(0, word.Required.Length).Where(i => !trickyFor.Covers(word.Required[i]))],
-        oral, [.. reasons]);
+        oral, [.. reasons], meaning, sentence);
+
+    /// <summary>For each letter of a word the place of its grapheme.</summary>
+    public static ImmutableArray<int> MarksOf(Word word) => [.. word.Segmentation.Letters().Select(l => l.Part)];
+
+    /// <summary>The one-line meaning to give with a word; null for one that children know, or where the school gives none.</summary>
+    public static string? MeaningFor(LessonRequest request, Word word) => word.IsKnown || !request.MeaningsInLessons ? null : request.Materials.Meanings.Of(word.Spelling);
 
     public static CardItem OfCorrespondence(string activity, Correspondence correspondence, IEnumerable<Reason> reasons, PositionFacts? positions = null) => new(
         $"{activity}:{correspondence.ReferenceNotation}", false, correspondence.ReferenceNotation, correspondence.Grapheme.Text, correspondence.SoundText,
@@ -27,7 +35,7 @@ public static class Items
         [.. today.Correspondences.Where(made.Segmentation.Parts.Contains).Select(c => Reason.Of("uses", c.Grapheme.Text))]);
 
     public static GapItem OfGap(string activity, Word word, int place) => new(
-        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, [.. word.Segmentation.Letters().Select(l => l.Part)], place, []);
+        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, MarksOf(word), place, []);
 
     /// <param name="spellings">The taught correspondences that sound so, in the order they are to be told.</param>
     public static SpellingsItem OfSpellings(string activity, string sounds, IReadOnlyList<Correspondence> spellings) => new(
@@ -37,8 +45,13 @@ public static class Items
         $"{activity}:{sentence.Text}", false, sentence.Text,
         [.. sentence.Tokens.Select(t => new SentenceWord(t.Written, taught.CanRead(t.Word) ? "decodable" : "tricky"))], [.. reasons]);
 
-    /// <summary>Where a correspondence stands in the usable words that have it; null when there are none.</summary>
-    public static PositionFacts? Positions(Correspondence correspondence, Lexicon lexicon)
+    private static readonly ConditionalWeakTable<Lexicon, ConcurrentDictionary<Correspondence, PositionFacts?>> Counted = [];
+
+    /// <summary>Where a correspondence stands in the usable words that have it; null when there are none. Counted once for a lexicon.</summary>
+    public static PositionFacts? Positions(Correspondence correspondence, Lexicon lexicon) =>
+        Counted.GetOrCreateValue(lexicon).GetOrAdd(correspondence, c => Count(c, lexicon));
+
+    private static PositionFacts? Count(Correspondence correspondence, Lexicon lexicon)
     {
         var found = new List<Word>[] { [], [], [] };
         foreach (var word in lexicon.ForLessons.Where(w => w.Contains(correspondence)))

@@ -1,83 +1,139 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Text.Json;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons.Extras;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons;
 
 /// <summary>
-/// Plans the four parts of a lesson. Pure and seeded: the same request gives the same lesson; each activity draws from its own
+/// Plans the four parts of a lesson from the template of the day. Pure and seeded: the same request gives the same lesson; each activity draws from its own
 /// stream, so choosing others for one moves no other. Source: docs/handbook.md, sections 6 and 7.
 /// </summary>
 public static class LessonPlanner
 {
-    /// <summary>With fewer words of its own than this a rung is taught by ear, by spotting and by forming letters.</summary>
-    public const int FewWords = 4;
+    /// <summary>The order in which parts get what room is left.</summary>
+    private static readonly ImmutableArray<PartKind> RoomGoesTo = [PartKind.Practise, PartKind.Apply, PartKind.Revisit, PartKind.Teach];
 
-    /// <summary>Minutes that a quiet day has for other things than teaching.</summary>
-    private const int RoomOfTeach = 5;
+    /// <summary>A text or sentence that is to make way counts as read so long ago that nobody wants it again soon.</summary>
+    private const int LongAgo = 50;
 
-    /// <summary>Words from recent lessons use one of this many correspondences taught last.</summary>
-    private const int RecentCorrespondences = 6;
-
-    /// <summary>Sounds whose spellings are asked for in Revisit.</summary>
-    private const int FewSounds = 3;
+    /// <summary>How far back an earlier target is looked for when today's has too few words.</summary>
+    private const int EarlierTargets = 12;
 
     public static Lesson Plan(LessonRequest request)
     {
-        var own = OwnWords(request).ToList();
-        var few = own.Count < FewWords && request.Today.Kind == RungKind.Lesson;
-        // A day without a Teach part has room for more of the rest.
-        var items = Pace.ItemsFor(request.Today.Kind == RungKind.Lesson ? request.Minutes : request.Minutes + RoomOfTeach);
-        ImmutableArray<LessonPart> parts =
-        [
-            Part(PartKind.Revisit, RevisitActivities(request, items)),
-            .. request.Today.Kind == RungKind.Lesson ? [Part(PartKind.Teach, TeachActivities(request))] : (ImmutableArray<LessonPart>)[],
-            Part(PartKind.Practise, PractiseActivities(request, items, own, few)),
-            Part(PartKind.Apply, [Sentence(request, request.Seed)]),
-        ];
-        ImmutableArray<Reason> notes = few
-            ? [Reason.Of("few-words", request.Today.Label, own.Count.ToString(CultureInfo.InvariantCulture))]
-            : [];
+        var work = new LessonWork(request);
+        var day = LessonDays.Of(request, work.Own.Count);
+        var length = Pace.NearestLength(request.Minutes);
+        var template = request.Templates.FirstOrDefault(t => t.Day == day && t.Minutes == length) ?? LessonTemplate.Shipped(day, length);
+        work.SetSize = template.SetSize;
+        var notes = ImmutableArray.CreateBuilder<Reason>();
+        if (day == LessonDay.FewWords) notes.Add(Reason.Of("few-words", request.Today.Label, work.Own.Count.ToString(CultureInfo.InvariantCulture)));
+
+        var filled = template.Parts.ToDictionary(p => p.Kind, p => new Activity?[p.Slots.Length]);
+        foreach (var part in template.Parts)
+        {
+            for (var i = 0; i < part.Slots.Length; i++)
+            {
+                if (part.Slots[i].Need != SlotNeed.Room) filled[part.Kind][i] = Fill(work, part, part.Slots[i], filled, notes);
+            }
+            if (filled[part.Kind].All(a => a is null) && part.Slots.Length > 0 && Instead(work, part, filled) is { } instead) filled[part.Kind][0] = instead;
+        }
+        var fitted = Pace.Fit(Parts(template, filled), request.Minutes, request.Pace).SelectMany(p => p.Activities).ToDictionary(a => a.Id);
+        foreach (var slots in filled.Values)
+        {
+            for (var i = 0; i < slots.Length; i++) slots[i] = slots[i] is { } a ? fitted.GetValueOrDefault(a.Id) : null;
+        }
+        AddWhatThereIsRoomFor(work, template, filled, request.Minutes * 60);
+
         // A quiet day goes back to what its rung names, and teaches nothing.
         var news = request.Today.Kind == RungKind.Lesson ? request.Today : request.Today with { Correspondences = [], Patterns = Patterns.None };
-        return new Lesson(Lesson.CurrentFormat, [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())], WithExtras(request, Pace.Fit(parts, request.Minutes), items.Extra, own), notes);
+        return new Lesson(Lesson.CurrentFormat, [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())],
+            [.. Parts(template, filled).Where(p => p.Activities.Length > 0)], notes.ToImmutable());
     }
 
-    /// <summary>What there is room for besides: first another way to practise, by turns from day to day, then the spellings of a few sounds.</summary>
-    private static ImmutableArray<LessonPart> WithExtras(LessonRequest request, ImmutableArray<LessonPart> parts, int count, List<Word> own)
+    private static ImmutableArray<LessonPart> Parts(LessonTemplate template, Dictionary<PartKind, Activity?[]> filled) =>
+        [.. template.Parts.Select(p => new LessonPart(p.Kind, [.. filled[p.Kind].OfType<Activity>()]))];
+
+    /// <summary>The first of the slot's kinds that can be filled; where a must can't, or only with another kind than the first, the lesson says so.</summary>
+    private static Activity? Fill(LessonWork work, TemplatePart part, Slot slot, Dictionary<PartKind, Activity?[]> filled, ImmutableArray<Reason>.Builder? notes = null)
     {
-        if (request.Today.Kind == RungKind.Lesson && own.Count >= FewWords)
+        var kinds = slot.TakeTurns ? InTurn(work.Request, part.Kind, slot.Kinds) : slot.Kinds;
+        var used = filled.Values.SelectMany(a => a).OfType<Activity>().Select(a => a.Id).ToHashSet();
+        foreach (var kind in kinds)
         {
-            var read = WordsIn(request, parts.SelectMany(p => p.Activities));
-            ImmutableArray<Func<Activity?>> ways = [() => ChainActivity.Of(request, count), () => MadeUpActivity.Of(request, count), () => GapActivity.Of(request, read, own, count)];
-            var first = Seeded.For(request.Seed, "extra").Below(ways.Length);
-            var extra = Enumerable.Range(0, ways.Length).Select(i => ways[(first + i) % ways.Length]()).FirstOrDefault(a => a is not null);
-            parts = Pace.WithRoomFor(parts, PartKind.Practise, extra is null ? null : Pace.Timed(extra), ActivityKind.SpellWords, request.Minutes);
+            if (used.Contains(Chooser.IdOf(kind, part.Kind))) continue;
+            if (Chooser.Make(work, kind, part.Kind, slot.Items) is not { } made) continue;
+            if (slot.Need == SlotNeed.Must && kind != kinds[0] && HasBegun(work.Request)) notes?.Add(Reason.Of("too-few-for", Code(kinds[0]), Code(kind)));
+            return made;
         }
-        var spellings = SpellingsActivity.Of(request, FewSounds);
-        return Pace.WithRoomFor(parts, PartKind.Revisit, spellings is null ? null : Pace.Timed(spellings), ActivityKind.RecentWords, request.Minutes);
+        if (slot.Need == SlotNeed.Must && HasBegun(work.Request)) notes?.Add(Reason.Of("too-few-for", Code(kinds[0])));
+        return null;
     }
+
+    private static bool HasBegun(LessonRequest request) => request.Before.Correspondences.Count > 0;
+
+    /// <summary>What can be done in a part that would be empty.</summary>
+    private static Activity? Instead(LessonWork work, TemplatePart part, Dictionary<PartKind, Activity?[]> filled)
+    {
+        ActivityKind kind = part.Kind switch { PartKind.Apply => ActivityKind.OralSentence, PartKind.Teach => ActivityKind.HearSound, _ => ActivityKind.OralBlending };
+        return Fill(work, part, new Slot([kind], false, SlotNeed.IfAny, 4), filled);
+    }
+
+    private static void AddWhatThereIsRoomFor(LessonWork work, LessonTemplate template, Dictionary<PartKind, Activity?[]> filled, int seconds)
+    {
+        // The first such place of each part, then the second: Apply is not left out for the last of Practise.
+        var places = template.Parts.SelectMany(p => p.Slots.Select((s, i) => (Part: p, Slot: s, At: i)).Where(x => x.Slot.Need == SlotNeed.Room).Select((x, round) => (x.Part, x.Slot, x.At, Round: round)))
+            .OrderBy(p => p.Round).ThenBy(p => RoomGoesTo.IndexOf(p.Part.Kind));
+        foreach (var (part, slot, at, _) in places)
+        {
+            var left = seconds - filled.Values.SelectMany(a => a).OfType<Activity>().Sum(a => a.Seconds);
+            foreach (var kind in slot.TakeTurns ? InTurn(work.Request, part.Kind, slot.Kinds) : slot.Kinds)
+            {
+                if (left < Chooser.All[kind].Seconds * work.Request.Pace) continue;
+                if (Fill(work, part, slot with { Kinds = [kind] }, filled) is not { } made || made.Seconds > left) continue;
+                filled[part.Kind][at] = made;
+                break;
+            }
+        }
+    }
+
+    /// <summary>The kinds by when they came last, the longest ago first; those that never came by chance.</summary>
+    private static ImmutableArray<ActivityKind> InTurn(LessonRequest request, PartKind part, ImmutableArray<ActivityKind> kinds) =>
+        [.. Seeded.For(request.Seed, $"turn:{part}:{kinds[0]}").Shuffle(kinds).OrderByDescending(k => request.RecentKinds.GetValueOrDefault(k, int.MaxValue))];
+
+    private static string Code(ActivityKind kind) => JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString());
 
     /// <summary>
     /// The activity with other items, those that are kept staying; the same activity when there is nothing to choose from.
     /// </summary>
     public static Activity Refill(LessonRequest request, Lesson lesson, Activity activity, long seed)
     {
-        var fresh = Rebuild(request with { Seed = seed }, lesson, activity);
+        var work = WorkOn(request with { Seed = seed }, lesson, activity);
+        if (Chooser.Make(work, activity.Kind, PartOf(lesson, activity), Asked(activity), activity.Id) is not { } fresh) return activity;
+        fresh = fresh with { SetByHand = activity.SetByHand, Seconds = activity.SetByHand ? activity.Seconds : fresh.Seconds };
         // A chain is one thing: with a word of another in it, it is none.
         if (activity.Kind == ActivityKind.WordChain) return fresh;
         var kept = activity.Items.Where(i => i.Kept).ToList();
         var others = fresh.Items.Where(i => kept.All(k => k.Id != i.Id))
             .OrderBy(i => activity.Items.Any(a => a.Id == i.Id)).ThenByDescending(i => IsOwn(request, i)).ToList();
-        ImmutableArray<Item> items = [.. kept, .. others.Take(activity.Items.Length - kept.Count)];
+        ImmutableArray<Item> items = [.. kept, .. others.Take(Math.Max(0, activity.Items.Length - kept.Count))];
         if (activity.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords) items = WithoutExtraContrast(request, items);
-        return Pace.Timed(activity with { Items = items });
+        return Pace.Timed(fresh with { Items = items, Steps = Leveled.Steps(fresh.Steps, items.Length) }, request.Pace);
     }
+
+    /// <summary>How many things to ask the chooser for, to come out with as many items: a sort or a crossword is one item of many words.</summary>
+    private static int Asked(Activity activity) => activity.Items switch
+    {
+        [SortItem sort] => sort.Words.Length,
+        [CrosswordItem crossword] => crossword.Lines.Length,
+        _ => activity.Items.Length,
+    };
 
     private static bool IsOwn(LessonRequest request, Item item) =>
         item is WordItem word && request.Lexicon.Find(word.Word) is { } found && Usable.Shows(request.Today, found);
@@ -98,194 +154,61 @@ public static class LessonPlanner
         return other is null ? activity : activity with { Items = [.. activity.Items.Select(i => i.Id == itemId ? other : i)] };
     }
 
-    private static Activity Rebuild(LessonRequest request, Lesson lesson, Activity activity)
+    /// <summary>The work on one activity of a lesson that stands: its words to read are the shared set, and what the activity shows is to make way.</summary>
+    private static LessonWork WorkOn(LessonRequest request, Lesson lesson, Activity activity)
     {
-        var shown = activity.Items.OfType<WordItem>().Where(i => !i.Kept).ToDictionary(i => i.Word, _ => 1);
-        var elsewhere = request with { RecentWords = request.RecentWords.Where(r => !shown.ContainsKey(r.Key)).Concat(shown).ToDictionary() };
-        var (own, count) = (OwnWords(elsewhere).ToList(), activity.Items.Length);
-        return activity.Kind switch
+        var toGo = activity.Items.Where(i => !i.Kept).ToList();
+        var words = toGo.SelectMany(ReadByChildren.Words).Distinct().ToDictionary(w => w, _ => 1);
+        var texts = toGo.Select(i => i switch { SentenceItem s => s.Text, TextItem t => t.Title, _ => null }).OfType<string>().Distinct().ToList();
+        var recent = request.RecentTexts.ToDictionary();
+        foreach (var text in texts) recent[text] = toGo.OfType<TextItem>().Any() ? LongAgo : 1;
+        var elsewhere = request with
         {
-            ActivityKind.GraphemeCards => Cards(elsewhere, count),
-            ActivityKind.RecentWords => Recent(elsewhere, count) ?? activity,
-            ActivityKind.OralBlending => Oral(elsewhere, activity.Id, count),
-            ActivityKind.ReadWords => ReadWords(elsewhere, own, count),
-            ActivityKind.SpellWords => SpellWords(elsewhere, [.. ReadIn(request, lesson), .. own], count) ?? activity,
-            ActivityKind.WordChain => Timed(ChainActivity.Of(elsewhere, count)) ?? activity,
-            ActivityKind.MadeUpWords => Timed(MadeUpActivity.Of(elsewhere with { RecentMadeUp = activity.Items.OfType<MadeUpItem>().Where(i => !i.Kept).Select(i => i.Word).ToHashSet() }, count)) ?? activity,
-            ActivityKind.MissingGrapheme => Timed(GapActivity.Of(elsewhere, WithoutShown(activity, ReadIn(request, lesson)), WithoutShown(activity, own), count)) ?? activity,
-            ActivityKind.SoundToSpellings => Timed(SpellingsActivity.Of(elsewhere, count)) ?? activity,
-            ActivityKind.ReadSentence or ActivityKind.OralSentence => Sentence(elsewhere, elsewhere.Seed, activity.Items.OfType<SentenceItem>().Select(s => s.Text)),
-            _ => activity,
+            RecentWords = request.RecentWords.Where(r => !words.ContainsKey(r.Key)).Concat(words).ToDictionary(),
+            RecentMadeUp = toGo.OfType<MadeUpItem>().Select(i => i.Word).ToHashSet(),
+            RecentTexts = recent,
         };
+        var makingWay = words.Keys.ToHashSet();
+        var met = lesson.Activities.Where(a => a.Id != activity.Id).SelectMany(a => a.Items).OfType<SentenceItem>().Select(s => s.Text).ToHashSet();
+        if (activity.Kind == ActivityKind.ReadWords) return new LessonWork(elsewhere) { SetSize = activity.Items.Length, ToGo = makingWay, Met = met };
+        var set = lesson.Activities.Where(a => a.Kind == ActivityKind.ReadWords).SelectMany(a => a.Items.OfType<WordItem>()).Select(i => request.Lexicon.Find(i.Word)).OfType<Word>().ToList();
+        if (activity.Kind == ActivityKind.MissingGrapheme) set.RemoveAll(w => words.ContainsKey(w.Spelling));
+        return set.Count > 0 ? new LessonWork(elsewhere) { Set = set, ToGo = makingWay, Met = met } : new LessonWork(elsewhere) { ToGo = makingWay, Met = met };
     }
 
-    private static Activity? Timed(Activity? activity) => activity is null ? null : Pace.Timed(activity);
+    private static PartKind PartOf(Lesson lesson, Activity activity) => lesson.Parts.First(p => p.Activities.Any(a => a.Id == activity.Id)).Kind;
 
-    private static IEnumerable<Word> WithoutShown(Activity activity, IEnumerable<Word> words) =>
-        words.Where(w => activity.Items.OfType<GapItem>().All(i => i.Kept || i.Word != w.Spelling));
-
-    private static IEnumerable<Word> ReadIn(LessonRequest request, Lesson lesson) => WordsIn(request, lesson.Activities);
-
-    /// <summary>The words that are read in Practise.</summary>
-    private static List<Word> WordsIn(LessonRequest request, IEnumerable<Activity> activities) =>
-        [.. activities.Where(a => a.Kind == ActivityKind.ReadWords).SelectMany(a => a.Items.OfType<WordItem>()).Select(i => request.Lexicon.Find(i.Word)).OfType<Word>()];
-
-    /// <summary>Words that use what is new today, readable after it.</summary>
-    private static IEnumerable<Word> OwnWords(LessonRequest request) => Usable.Showing(request.Today, request.After, request.Lexicon.ForLessons);
-
-    private static LessonPart Part(PartKind kind, IEnumerable<Activity?> activities) => new(kind, [.. activities.OfType<Activity>()]);
-
-    private static IEnumerable<Activity?> RevisitActivities(LessonRequest request, Pace.Items items)
+    /// <summary>A new activity for a part of a lesson that stands; null when there is too little to fill it with.</summary>
+    /// <param name="count">Items; null for what the template of such a lesson would have.</param>
+    public static Activity? Another(LessonRequest request, Lesson lesson, PartKind part, ActivityKind kind, long seed, int? count = null)
     {
-        if (request.Before.Correspondences.Count == 0)
+        var id = Chooser.IdOf(kind, part);
+        for (var again = 2; lesson.Find(id) is not null; again++) id = string.Create(CultureInfo.InvariantCulture, $"{Chooser.IdOf(kind, part)}-{again}");
+        var empty = new Activity(id, kind, Chooser.All[kind].Response, 0, []);
+        return Chooser.Make(WorkOn(request with { Seed = seed }, lesson, empty), kind, part, count ?? UsualItems(kind, request.Minutes), id);
+    }
+
+    /// <summary>How many items an activity usually has in a lesson of a length: as the shipped template that has it says.</summary>
+    private static int UsualItems(ActivityKind kind, int minutes) => Enum.GetValues<LessonDay>().SelectMany(d => LessonTemplate.Shipped(d, minutes).Parts).SelectMany(p => p.Slots)
+        .Where(s => s.Kinds.Contains(kind)).Select(s => s.Items).FirstOrDefault(4);
+
+    /// <summary>
+    /// What to do when an activity can't be filled today: other activities of the part that can be, and the last target taught for which this one could be.
+    /// </summary>
+    public static Alternatives InsteadOf(LessonRequest request, Lesson lesson, PartKind part, ActivityKind kind)
+    {
+        var standing = lesson.Activities.Select(a => a.Kind).ToHashSet();
+        ImmutableArray<ActivityKind> kinds = [.. Chooser.All.Values.Where(c => c.Part == part && c.Kind != kind && !standing.Contains(c.Kind)).Select(c => c.Kind).Order()
+            .Where(k => Another(request, lesson, part, k, request.Seed) is not null)];
+        foreach (var earlier in request.Newest.Take(EarlierTargets))
         {
-            yield return Oral(request, "revisit-oral-blending", items.Recent + 1);
-            yield break;
+            var then = request with { Today = request.Today with { Correspondences = [earlier], Patterns = Patterns.None, Tricky = [], Kind = RungKind.Lesson } };
+            if (Chooser.Make(new LessonWork(then), kind, part, UsualItems(kind, request.Minutes)) is not null) return new Alternatives(kinds, earlier);
         }
-        yield return Cards(request, items.Cards);
-        yield return Recent(request, items.Recent) ?? Oral(request, "revisit-oral-blending", items.Recent);
-        if (request.TrickyBefore.Length > 0) yield return TrickySoFar(request, items.Tricky);
+        return new Alternatives(kinds, null);
     }
-
-    private static IEnumerable<Activity?> TeachActivities(LessonRequest request)
-    {
-        if (request.Today.Correspondences.Length > 0)
-        {
-            yield return Made("teach-correspondence", ActivityKind.NewCorrespondence, ResponseMode.SayTogether, request.Today.Correspondences
-                .Select(c => Items.OfCorrespondence("teach-correspondence", c, [], Items.Positions(c, request.Lexicon))));
-        }
-        if (request.Today.Patterns != Patterns.None)
-        {
-            yield return Made("teach-pattern", ActivityKind.NewPattern, ResponseMode.SayTogether,
-                request.Today.Patterns.Each().Select(p => new PatternItem($"teach-pattern:{p.Id()}", false, p.Id())));
-        }
-        if (request.Today.Tricky.Length > 0)
-        {
-            yield return Made("teach-tricky", ActivityKind.NewTrickyWord, ResponseMode.SayTogether, request.Today.Tricky
-                .Select(request.Lexicon.Find).OfType<Word>().Select(w => Items.OfWord("teach-tricky", w, [Reason.Of("tricky")], request.After)));
-        }
-    }
-
-    private static IEnumerable<Activity?> PractiseActivities(LessonRequest request, Pace.Items items, List<Word> own, bool few)
-    {
-        if (few && request.Today.Correspondences.Length > 0)
-        {
-            yield return Oral(request, "practise-oral-blending", items.Spell + 1);
-            yield return Spot(request);
-            yield return Made("practise-formation", ActivityKind.Formation, ResponseMode.ShowOnBoards,
-                request.Today.Correspondences.Take(1).Select(c => Items.OfCorrespondence("practise-formation", c, [])));
-        }
-        var read = ReadWords(request, own, items.Read);
-        if (read.Items.Length > 0) yield return read;
-        if (!few) yield return SpellWords(request, [.. read.Items.OfType<WordItem>().Select(i => request.Lexicon.Find(i.Word)!)], items.Spell);
-    }
-
-    /// <summary>The newest third and the longest unseen, shuffled; look-alikes don't stand side by side where it can be helped. Source: handbook, section 7 (Revisit choice).</summary>
-    private static Activity Cards(LessonRequest request, int count)
-    {
-        var random = Seeded.For(request.Seed, "cards");
-        var taught = request.Before.Correspondences.Select(c => (Correspondence: c, Lessons: request.Recall.GetValueOrDefault(c, 0), Draw: random.Fraction())).ToList();
-        var newest = taught.Where(c => request.Newest.AsSpan()[..Math.Min(count / 3, request.Newest.Length)].Contains(c.Correspondence)).ToList();
-        var longestUnseen = taught.Except(newest).OrderByDescending(c => c.Lessons + (2 * c.Draw)).Take(count - newest.Count);
-        var due = newest.Concat(longestUnseen).Select(c => c.Correspondence);
-        var shuffled = random.Shuffle(due);
-        for (var i = 1; i + 1 < shuffled.Count; i++)
-        {
-            if (Apartness.Between(shuffled[i - 1], shuffled[i]) > 0) (shuffled[i], shuffled[i + 1]) = (shuffled[i + 1], shuffled[i]);
-        }
-        return Made("revisit-cards", ActivityKind.GraphemeCards, ResponseMode.SayTogether, shuffled.Select(c =>
-            Items.OfCorrespondence("revisit-cards", c, [Reason.Of("last-seen", request.Recall.GetValueOrDefault(c, 0).ToString(CultureInfo.InvariantCulture))])));
-    }
-
-    private static Activity? Recent(LessonRequest request, int count)
-    {
-        var newest = request.Newest.Take(RecentCorrespondences).ToList();
-        var readable = request.Lexicon.ForLessons.Where(w => request.Before.CanRead(w));
-        var words = new WordChoice(request, Seeded.For(request.Seed, "recent")).Take(readable.Where(w => newest.Exists(w.Contains)), count);
-        return words.Count == 0 ? null : Made("revisit-words", ActivityKind.RecentWords, ResponseMode.SayTogether,
-            words.Select(w => Items.OfWord("revisit-words", w, WordChoice.Explain(request, w))));
-    }
-
-    private static Activity TrickySoFar(LessonRequest request, int count)
-    {
-        var random = Seeded.For(request.Seed, "tricky");
-        var latest = request.TrickyBefore.TakeLast(2);
-        var others = random.Shuffle(request.TrickyBefore.SkipLast(2)).Take(Math.Max(0, count - 2));
-        return Made("revisit-tricky", ActivityKind.TrickySoFar, ResponseMode.SayTogether, random.Shuffle(latest.Concat(others))
-            .Select(request.Lexicon.Find).OfType<Word>().Select(w => Items.OfWord("revisit-tricky", w, [Reason.Of("tricky")], request.Before)));
-    }
-
-    /// <summary>Words only the adult says, with today's sound where there are any: limited by sounds and vocabulary, never by graphemes.</summary>
-    private static Activity Oral(LessonRequest request, string id, int count)
-    {
-        var sounds = request.Today.Correspondences.SelectMany(c => c.Sounds).Select(s => s.Symbol).ToHashSet();
-        var known = request.Lexicon.ForLessons.Where(w => w.IsKnown && w.Segmentation.SoundCount is 2 or 3).ToList();
-        var own = known.Where(w => w.Segmentation.Parts.SelectMany(p => p.Sounds).Any(s => sounds.Contains(s.Symbol))).ToList();
-        var words = new WordChoice(request, Seeded.For(request.Seed, id)).Take(own.Count >= count ? own : known, count);
-        return Made(id, ActivityKind.OralBlending, ResponseMode.Listen, words.Select(w => Items.OfWord(id, w, [Reason.Of("only-said")], oral: true)));
-    }
-
-    /// <summary>Today's graphemes among earlier cards: show yours, stay still for others.</summary>
-    private static Activity Spot(LessonRequest request)
-    {
-        var random = Seeded.For(request.Seed, "spot");
-        var others = random.Shuffle(request.Before.Correspondences).Take(5);
-        return Made("practise-spot", ActivityKind.SpotGrapheme, ResponseMode.HoldUpOrStayStill,
-            random.Shuffle(others.Concat(request.Today.Correspondences)).Select(c => Items.OfCorrespondence("practise-spot", c, [])));
-    }
-
-    /// <summary>At least two thirds have today's correspondence; the rest bring back what is due. Source: handbook, section 7 (Choosing words).</summary>
-    private static Activity ReadWords(LessonRequest request, List<Word> own, int count)
-    {
-        var choice = new WordChoice(request, Seeded.For(request.Seed, "read"));
-        var mine = choice.Take(own, Math.Max(count - (count / 4), 1));
-        var room = Math.Min(count - mine.Count, mine.Count / 2);
-        var others = request.Lexicon.ForLessons.Where(w => request.Before.CanRead(w) && !Usable.Shows(request.Today, w));
-        var contrast = room == 0 ? [] : new WordChoice(request, Seeded.For(request.Seed, "contrast")).Take(others, room, mine);
-        return Made("practise-read", ActivityKind.ReadWords, ResponseMode.SayTogether, mine.Concat(contrast)
-            .OrderBy(w => w.Segmentation.Taps).ThenBy(w => w.Suffix is not null).ThenByDescending(w => w.Zipf)
-            .Select(w => Items.OfWord("practise-read", w, WordChoice.Explain(request, w))));
-    }
-
-    /// <summary>Words to spell, from those just read; one with a homophone is left out. Source: handbook, section 7 (Dictation).</summary>
-    private static Activity? SpellWords(LessonRequest request, IReadOnlyList<Word> read, int count)
-    {
-        var safe = read.Distinct().Where(w => !request.Lexicon.Homophones(w, request.After.Accent).Any(h => h.Zipf >= 3)).ToList();
-        var own = safe.Where(w => Usable.Shows(request.Today, w)).ToList();
-        var choice = new WordChoice(request, Seeded.For(request.Seed, "spell"));
-        var words = choice.Take(own, count);
-        var room = Math.Min(count - words.Count, words.Count / 2);
-        words.AddRange(room == 0 ? [] : new WordChoice(request, Seeded.For(request.Seed, "spell-contrast")).Take(safe.Except(own), room, words));
-        return words.Count == 0 ? null : Made("practise-spell", ActivityKind.SpellWords, ResponseMode.ShowOnBoards,
-            words.Select(w => Items.OfWord("practise-spell", w, WordChoice.Explain(request, w))));
-    }
-
-    /// <summary>A caption or sentence with today's correspondence if the bank has one; else the newest; else one the adult starts and children say.</summary>
-    private static Activity Sentence(LessonRequest request, long seed, IEnumerable<string>? not = null)
-    {
-        var random = Seeded.For(seed, "sentence");
-        var tricky = request.TrickyToday.ToHashSet();
-        var readable = request.Sentences.Readable(request.After, tricky).Except(request.Sentences.Sentences.Where(s => not?.Contains(s.Text) == true)).ToList();
-        var best = readable.Select(s => (Sentence: s, Worth: SentenceWorth(request, s) + random.Fraction())).OrderByDescending(s => s.Worth).Take(1).ToList();
-        if (best.Count == 0) return Oral(request, "apply-oral-sentence", 2) with { Kind = ActivityKind.OralSentence, Response = ResponseMode.OneChild, Seconds = 180 };
-        return Made("apply-sentence", ActivityKind.ReadSentence, ResponseMode.SayTogether, best
-            .Select(b => Items.OfSentence("apply-sentence", b.Sentence, request.After, [Uses(request, b.Sentence)])));
-    }
-
-    private static double SentenceWorth(LessonRequest request, Sentence sentence) =>
-        (3.0 * sentence.Tokens.Count(t => Usable.Shows(request.Today, t.Word)))
-        + sentence.Tokens.SelectMany(t => t.Word.Required).Distinct().Count(c => request.Recall.GetValueOrDefault(c, DistantLessons) <= WordChoice.DueAfter)
-        - (Math.Max(0, sentence.Tokens.Length - LongSentence) * 2);
-
-    private const int DistantLessons = 99;
-    private const int LongSentence = 9;
-
-    private static Reason Uses(LessonRequest request, Sentence sentence)
-    {
-        var count = sentence.Tokens.Count(t => Usable.Shows(request.Today, t.Word));
-        return count == 0 ? Reason.Of("all-taught") : Reason.Of("uses-in-words", request.Today.Label, count.ToString(CultureInfo.InvariantCulture));
-    }
-
-    private static Activity Made(string id, ActivityKind kind, ResponseMode response, IEnumerable<Item> items) =>
-        Pace.Timed(new Activity(id, kind, response, 0, [.. items]));
 }
+
+/// <summary>What can be done instead of an activity that can't be filled.</summary>
+/// <param name="Earlier">A correspondence taught before for which the activity could be filled; null when there is none among the last.</param>
+public sealed record Alternatives(ImmutableArray<ActivityKind> Kinds, Correspondence? Earlier);

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons;
@@ -9,31 +9,58 @@ namespace BoldLadder.Core.Lessons;
 /// <summary>Everything a lesson is made from. The same request gives the same lesson.</summary>
 /// <param name="Before">What was taught before today: what Revisit may use.</param>
 /// <param name="Today">What is new today.</param>
-/// <param name="Lexicon">All words.</param>
+/// <param name="Materials">All words, sentences, texts, meanings and pictures.</param>
 /// <param name="TrickyBefore">Tricky words taught before today, oldest first.</param>
 /// <param name="Recall">For each taught correspondence how many lessons ago it was last seen; what is longest unseen is due.</param>
 /// <param name="Newest">What was taught last, the newest first.</param>
 /// <param name="RecentWords">For words of recent lessons how many lessons ago they were used.</param>
-/// <param name="Sentences">The bank of captions and sentences.</param>
 /// <param name="Minutes">How long the lesson is: 15, 20, 25 or 30.</param>
 /// <param name="Seed">Decides every draw.</param>
 public sealed record LessonRequest(
     Taught Before,
     Rung Today,
-    Lexicon Lexicon,
+    Materials Materials,
     ImmutableArray<string> TrickyBefore,
     IReadOnlyDictionary<Correspondence, int> Recall,
     ImmutableArray<Correspondence> Newest,
     IReadOnlyDictionary<string, int> RecentWords,
-    SentenceBank Sentences,
     int Minutes,
     long Seed)
 {
     /// <summary>False where the school has made-up words only in checks, or never.</summary>
     public bool MadeUpInLessons { get; init; } = true;
 
+    /// <summary>False where the school gives no one-line meanings.</summary>
+    public bool MeaningsInLessons { get; init; } = true;
+
     /// <summary>Made-up words that are not to come again: those an activity has already.</summary>
     public IReadOnlySet<string> RecentMadeUp { get; init; } = ImmutableHashSet<string>.Empty;
+
+    /// <summary>How the words to read are released; null for all together.</summary>
+    public ReleaseSteps? Release { get; init; }
+
+    /// <summary>The school's own templates for this weekday; where it has none for the day's kind and length, the shipped one is used.</summary>
+    public IReadOnlyList<LessonTemplate> Templates { get; init; } = [];
+
+    /// <summary>How long the group takes for what is planned as 1, as its lessons showed.</summary>
+    public double Pace { get; init; } = 1;
+
+    /// <summary>What the last lesson left out or missed: it comes first in Revisit.</summary>
+    public ImmutableArray<Correspondence> Missed { get; init; } = [];
+
+    /// <summary>The school's own memory phrases, by reference notation.</summary>
+    public IReadOnlyDictionary<string, string> Phrases { get; init; } = ImmutableDictionary<string, string>.Empty;
+
+    /// <summary>Words that are not to come in this group's lessons.</summary>
+    public IReadOnlySet<string> Avoid { get; init; } = ImmutableHashSet<string>.Empty;
+
+    /// <summary>For sentences and titles of texts read in recent lessons, how many lessons ago.</summary>
+    public IReadOnlyDictionary<string, int> RecentTexts { get; init; } = ImmutableDictionary<string, int>.Empty;
+
+    /// <summary>For kinds of activities of recent lessons how many lessons ago they came last.</summary>
+    public IReadOnlyDictionary<ActivityKind, int> RecentKinds { get; init; } = ImmutableDictionary<ActivityKind, int>.Empty;
+
+    public Lexicon Lexicon => Materials.Lexicon;
 
     /// <summary>What Teach, Practise and Apply may use.</summary>
     public Taught After { get; } = Before.With(Today.Correspondences, Today.Patterns);

@@ -1,10 +1,11 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Lessons.Choosers;
 
 namespace BoldLadder.Core.Lessons;
 
 /// <summary>
-/// Seconds an item of each kind takes, and how many items a lesson of a given length starts from. What does not fit is trimmed from
-/// Revisit first, then from Practise extras; Teach and Apply keep their minimum. Source: docs/handbook.md, section 7 (Pace).
+/// How long activities take, and what is cut when a lesson is too long: items of Revisit first, then Practise extras; Teach and Apply keep their minimum.
+/// Source: docs/handbook.md, section 7 (Pace).
 /// </summary>
 public static class Pace
 {
@@ -14,80 +15,81 @@ public static class Pace
     /// <summary>Seconds between two activities: hands down, boards up.</summary>
     private const int ChangeOver = 20;
 
-    /// <summary>Items to start from: cards, recent words, tricky words so far, words to read, words to spell, and of what there is room for besides.</summary>
-    public readonly record struct Items(int Cards, int Recent, int Tricky, int Read, int Spell, int Extra);
+    /// <summary>A group is never taken to be faster or slower than this.</summary>
+    private const double Fastest = 0.8;
+    private const double Slowest = 1.6;
 
-    public static Items ItemsFor(int minutes) => minutes switch
+    /// <summary>How much one lesson says about a group's pace.</summary>
+    private const double OfOneLesson = 0.3;
+
+    public static int NearestLength(int minutes) => Lengths.MinBy(l => Math.Abs(l - minutes));
+
+    /// <param name="pace">How long the group takes for what is planned as 1.</param>
+    public static Activity Timed(Activity activity, double pace = 1) => activity.SetByHand ? activity
+        : activity with { Seconds = ChangeOver + (int)Math.Round(pace * Math.Max(1, Counted(activity)) * Chooser.All[activity.Kind].Seconds) };
+
+    /// <summary>A sort takes its time by its words, ten of which make one item of the table; a text by its sentences.</summary>
+    private static double Counted(Activity activity) => activity.Items.Sum(i => i switch
     {
-        <= 15 => new Items(6, 3, 2, 6, 2, 4),
-        <= 20 => new Items(8, 4, 3, 6, 4, 5),
-        <= 25 => new Items(14, 7, 5, 10, 6, 6),
-        _ => new Items(16, 9, 6, 12, 8, 8),
-    };
+        SortItem sort => sort.Words.Length / 10.0,
+        TextItem text => Math.Max(1, text.Sentences.Length / 5.0),
+        CrosswordItem crossword => crossword.Lines.Length / 6.0,
+        _ => 1,
+    });
 
-    public static int SecondsEach(ActivityKind kind) => kind switch
+    /// <summary>
+    /// A group's pace from its lessons, oldest first: what was planned up to where each stopped, in seconds, and the seconds it had. A lesson taught to its end
+    /// took what was planned.
+    /// </summary>
+    public static double Of(IEnumerable<(int PlannedSeconds, int HadSeconds)> lessons)
     {
-        ActivityKind.GraphemeCards => 6,
-        ActivityKind.RecentWords => 15,
-        ActivityKind.TrickySoFar => 12,
-        ActivityKind.OralBlending => 20,
-        ActivityKind.NewCorrespondence => 150,
-        ActivityKind.NewPattern => 180,
-        ActivityKind.NewTrickyWord => 60,
-        ActivityKind.Formation => 120,
-        ActivityKind.SpotGrapheme => 10,
-        ActivityKind.ReadWords => 25,
-        ActivityKind.SpellWords => 45,
-        ActivityKind.ReadSentence => 150,
-        ActivityKind.SoundToSpellings => 20,
-        ActivityKind.WordChain => 18,
-        ActivityKind.MadeUpWords => 15,
-        ActivityKind.MissingGrapheme => 25,
-        _ => 90,
-    };
-
-    public static Activity Timed(Activity activity) => activity with { Seconds = ChangeOver + (Math.Max(1, activity.Items.Length) * SecondsEach(activity.Kind)) };
+        var pace = 1.0;
+        foreach (var (planned, had) in lessons.Where(l => l.PlannedSeconds > 0)) pace += OfOneLesson * (Math.Clamp((double)had / planned, Fastest, Slowest) - pace);
+        return Math.Round(Math.Clamp(pace, Fastest, Slowest), 2);
+    }
 
     /// <summary>
     /// The parts cut to the lesson's length: last items of Revisit go first, then of spelling, then of reading, never below two; then
     /// whole activities, the last of Revisit first. One activity always stays in a part.
     /// </summary>
-    public static ImmutableArray<LessonPart> Fit(ImmutableArray<LessonPart> parts, int minutes)
+    public static ImmutableArray<LessonPart> Fit(ImmutableArray<LessonPart> parts, int minutes, double pace = 1)
     {
         bool TooLong() => parts.Sum(p => p.Seconds) > minutes * 60;
-        foreach (var cut in (ReadOnlySpan<Func<ImmutableArray<LessonPart>, PartKind, ImmutableArray<LessonPart>?>>)[Shorter, WithoutLast])
+        foreach (var cut in (ReadOnlySpan<Func<ImmutableArray<LessonPart>, PartKind, double, ImmutableArray<LessonPart>?>>)[Shorter, WithoutLast])
         {
             foreach (var kind in (ReadOnlySpan<PartKind>)[PartKind.Revisit, PartKind.Practise])
             {
-                while (TooLong() && cut(parts, kind) is { } less) parts = less;
+                while (TooLong() && cut(parts, kind, pace) is { } less) parts = less;
             }
         }
+        // What teaches something new stays; what only helps may go, and then the last of Apply.
+        while (TooLong() && WithoutHelp(parts) is { } less) parts = less;
         return parts;
     }
 
-    /// <summary>The parts with one more activity in one of them, where the lesson has room for it; else as they are.</summary>
-    /// <param name="before">It goes before the first activity of this kind, else last.</param>
-    public static ImmutableArray<LessonPart> WithRoomFor(ImmutableArray<LessonPart> parts, PartKind kind, Activity? activity, ActivityKind before, int minutes)
+    private static ImmutableArray<LessonPart>? WithoutHelp(ImmutableArray<LessonPart> parts)
     {
-        if (activity is null || parts.Sum(p => p.Seconds) + activity.Seconds > minutes * 60) return parts;
-        return [.. parts.Select(p => p.Kind != kind ? p : p with { Activities = p.Activities.ToList().FindIndex(a => a.Kind == before) is var at and >= 0 ? p.Activities.Insert(at, activity) : p.Activities.Add(activity) })];
+        var help = parts.SelectMany(p => p.Activities).LastOrDefault(a => a.Kind is ActivityKind.Formation or ActivityKind.HearSound or ActivityKind.MemoryPhrase or ActivityKind.SetBeside
+            && parts.Any(p => p.Activities.Contains(a) && p.Activities.Length > 1));
+        return help is null ? null : [.. parts.Select(p => p with { Activities = p.Activities.Remove(help) })];
     }
 
-    private static ImmutableArray<LessonPart>? WithoutLast(ImmutableArray<LessonPart> parts, PartKind kind)
+    private static ImmutableArray<LessonPart>? WithoutLast(ImmutableArray<LessonPart> parts, PartKind kind, double pace)
     {
-        var part = parts.Single(p => p.Kind == kind);
-        return part.Activities.Length < 2 ? null : [.. parts.Select(p => p == part ? p with { Activities = p.Activities[..^1] } : p)];
+        var part = parts.FirstOrDefault(p => p.Kind == kind);
+        return part is null || part.Activities.Length < 2 ? null : [.. parts.Select(p => p == part ? p with { Activities = p.Activities[..^1] } : p)];
     }
 
-    private static ImmutableArray<LessonPart>? Shorter(ImmutableArray<LessonPart> parts, PartKind kind)
+    private static ImmutableArray<LessonPart>? Shorter(ImmutableArray<LessonPart> parts, PartKind kind, double pace)
     {
-        var part = parts.Single(p => p.Kind == kind);
-        var longest = part.Activities.Where(a => a.Items.Length > 2).OrderByDescending(a => a.Kind == ActivityKind.SpellWords).ThenByDescending(a => a.Seconds).FirstOrDefault();
-        if (longest is null) return null;
-        var victim = longest.Items.LastOrDefault(i => !i.Kept && !(i is WordItem w && kind == PartKind.Practise && longest.Kind == ActivityKind.ReadWords && w.Reasons.Any(r => r.Code.StartsWith("uses", StringComparison.Ordinal))))
+        var part = parts.FirstOrDefault(p => p.Kind == kind);
+        var longest = part?.Activities.Where(a => a.Items.Length > Math.Max(2, Chooser.All[a.Kind].Fewest) && a.Kind != ActivityKind.WordChain).OrderByDescending(a => a.Kind == ActivityKind.SpellWords).ThenByDescending(a => a.Seconds).FirstOrDefault();
+        if (part is null || longest is null) return null;
+        var victim = longest.Items.LastOrDefault(i => !i.Kept && !(i is WordItem w && kind == PartKind.Practise && w.Reasons.Any(r => r.Code.StartsWith("uses", StringComparison.Ordinal))))
             ?? longest.Items.LastOrDefault(i => !i.Kept);
         if (victim is null) return null;
-        var shorter = Timed(longest with { Items = longest.Items.Remove(victim) });
+        var left = longest.Items.Remove(victim);
+        var shorter = Timed(longest with { Items = left, Steps = Leveled.Steps(longest.Steps, left.Length) }, pace);
         return [.. parts.Select(p => p == part ? p with { Activities = p.Activities.Replace(longest, shorter) } : p)];
     }
 }

@@ -98,6 +98,10 @@ public sealed record HouseStyle(
     TrickyWay TrickyWay, Blending Blending, Lettering Lettering)
 {
     public const int CurrentFormat = 1;
+
+    /// <summary>True when a word that children may not know comes with a one-line meaning.</summary>
+    public bool Meanings { get; init; } = true;
+
     private const int LongestLabel = 30;
     private const int MostChunks = 60;
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Texts;
@@ -7,25 +8,55 @@ namespace BoldLadder.Core.Texts;
 /// <summary>Captions and sentences of our own, with each word looked up once. Source: docs/handbook.md, section 7 (Sentences).</summary>
 public sealed class SentenceBank
 {
-    private static readonly char[] Punctuation = ['.', ',', '?', '!'];
-
     /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out.</param>
-    public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
-    {
-        Sentences = [.. lines.Where(l => l.Length > 0).Select(l => new Sentence(l, [.. Tokens(l).Select(t => (t, lexicon.Find(Plain(t))!))]))
-            .Where(s => s.Tokens.All(t => t.Word is not null))];
-    }
+    public SentenceBank(IEnumerable<string> lines, Lexicon lexicon) =>
+        Sentences = [.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()];
 
     public ImmutableArray<Sentence> Sentences { get; }
 
     /// <summary>The sentences whose every word is decodable or a taught tricky word.</summary>
-    public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky) =>
-        Sentences.Where(s => s.Tokens.All(t => taught.CanRead(t.Word) || tricky.Contains(t.Word.Spelling)));
-
-    private static string[] Tokens(string line) => line.Split(' ');
-
-    private static string Plain(string token) => token.Trim(Punctuation).ToLowerInvariant();
+    public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky) => Sentences.Where(s => s.CanBeRead(taught, tricky));
 }
 
 /// <summary>A caption or sentence: its words as written with the word of the lexicon each is.</summary>
-public sealed record Sentence(string Text, ImmutableArray<(string Written, Word Word)> Tokens);
+public sealed record Sentence(string Text, ImmutableArray<(string Written, Word Word)> Tokens)
+{
+    private static readonly char[] Punctuation = [.. ".,?!:;\"“”"];
+
+    /// <summary>Each correspondence that reading it asks for, once.</summary>
+    public ImmutableArray<Correspondence> Asks { get; } = [.. Tokens.SelectMany(t => t.Word.Required).Distinct()];
+
+    /// <summary>True for one that begins with a capital letter: a sentence, not a caption. The pronoun I alone makes none.</summary>
+    public bool HasCapital { get; } = Tokens.Any(t => char.IsUpper(t.Written[0]) && Plain(t.Written) != "i");
+
+    /// <summary>The sentence of a line; null when a word of it is not known. A word with a capital letter inside the sentence may be a name.</summary>
+    public static Sentence? Read(string line, Lexicon lexicon)
+    {
+        var tokens = ImmutableArray.CreateBuilder<(string, Word)>();
+        foreach (var written in line.Split(' ', StringSplitOptions.RemoveEmptyEntries))
+        {
+            var plain = Plain(written);
+            var name = char.IsUpper(written[0]) ? lexicon.FindName(plain) : null;
+            if ((tokens.Count > 0 ? name ?? lexicon.Find(plain) : lexicon.Find(plain) ?? name) is not { } word) return null;
+            tokens.Add((written, word));
+        }
+        return new Sentence(line, tokens.ToImmutable());
+    }
+
+    /// <summary>A word as written without the punctuation round it, in lower case.</summary>
+    public static string Plain(string written) => written.Trim(Punctuation).Replace('’', '\'').ToLowerInvariant();
+
+    /// <summary>The punctuation after a word as written: what stays when the word is left out.</summary>
+    public static string End(string written) => written[written.TrimEnd(Punctuation).Length..];
+
+    /// <summary>True when each word is decodable or a taught tricky word, and capitals were taught or need no teaching.</summary>
+    public bool CanBeRead(Taught taught, IReadOnlySet<string> tricky)
+    {
+        if (HasCapital && ((taught.Patterns | taught.Free) & Patterns.Capitals) == Patterns.None) return false;
+        foreach (var (_, word) in Tokens)
+        {
+            if (!taught.CanRead(word) && !tricky.Contains(word.Spelling)) return false;
+        }
+        return true;
+    }
+}

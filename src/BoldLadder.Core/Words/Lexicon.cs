@@ -15,6 +15,7 @@ public sealed class Lexicon
 {
     private readonly Dictionary<string, Word> bySpelling;
     private readonly Dictionary<string, Word> names;
+    private readonly ImmutableDictionary<string, Word>? over;
     private readonly ConcurrentDictionary<Accent, SoundAlikes> soundAlikes = new();
 
     /// <param name="words">Words and names; a name is told by its flag and its capital letter.</param>
@@ -24,6 +25,7 @@ public sealed class Lexicon
         Words = CommonestFirst(all.Where(w => !IsProper(w.Spelling)));
         Names = CommonestFirst(all.Where(w => IsProper(w.Spelling)));
         ForLessons = [.. Words.Where(w => w.IsForLessons)];
+        Known = [.. ForLessons.Where(w => w.IsKnown)];
         Hash = hash;
         // Not frozen: making a frozen dictionary takes longer than all the looking up a lexicon is loaded for.
         bySpelling = Words.ToDictionary(w => w.Spelling, StringComparer.Ordinal);
@@ -36,17 +38,35 @@ public sealed class Lexicon
     /// <summary>Those that may stand in a lesson, in the same order.</summary>
     public ImmutableArray<Word> ForLessons { get; }
 
+    /// <summary>Those of them that children know at five.</summary>
+    public ImmutableArray<Word> Known { get; }
+
     /// <summary>First names and places, commonest first.</summary>
     public ImmutableArray<Word> Names { get; }
 
-    /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from.</summary>
+    /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from; where a school's layer lies over it, "+" and eight of the layer's.</summary>
     public string Hash { get; }
 
     /// <summary>The word with this spelling, lower-case; days and months stand among the words.</summary>
-    public Word? Find(string spelling) => bySpelling.GetValueOrDefault(spelling);
+    public Word? Find(string spelling) => over?.GetValueOrDefault(spelling) ?? bySpelling.GetValueOrDefault(spelling);
 
     /// <summary>The first name or place with this spelling in lower case.</summary>
     public Word? FindName(string spelling) => names.GetValueOrDefault(spelling);
+
+    /// <summary>The same lexicon with some words changed; all others are shared with this one.</summary>
+    internal Lexicon With(ImmutableDictionary<string, Word> changed) => new(this, changed);
+
+    private Lexicon(Lexicon shipped, ImmutableDictionary<string, Word> changed)
+    {
+        Word Own(Word word) => changed.GetValueOrDefault(word.Spelling, word);
+        Words = [.. shipped.Words.Select(Own)];
+        Names = shipped.Names;
+        ForLessons = [.. Words.Where(w => w.IsForLessons)];
+        Known = [.. ForLessons.Where(w => w.IsKnown)];
+        var layer = string.Join('\n', changed.Values.OrderBy(w => w.Spelling, StringComparer.Ordinal).Select(w => $"{w.Spelling} {w.Suitability} {w.Segmentation}"));
+        Hash = $"{shipped.Hash}+{Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(layer)))[..8]}";
+        (over, bySpelling, names) = (changed, shipped.bySpelling, shipped.names);
+    }
 
     /// <summary>Other words that sound the same in the accent.</summary>
     public IEnumerable<Word> Homophones(Word word, Accent accent) =>

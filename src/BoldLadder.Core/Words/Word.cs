@@ -107,6 +107,16 @@ public sealed class Word
     /// <summary>Made when first asked for: a loaded lexicon has many words that nobody asks about.</summary>
     private Needs Reference => reference ??= new Needs(Required, Suffix);
 
+    /// <summary>The same word with another suitability, or cut and said otherwise: then its accents follow the reference.</summary>
+    public Word Changed(Suitability suitability, Segmentation? segmentation) => new(Spelling, segmentation ?? Segmentation, Zipf, suitability, Flags, segmentation is null ? Suffix : null, segmentation is null ? American : default)
+    {
+        Band = Band == Band.NotForChildren && suitability == Suitability.Use ? Band.Teach : Band,
+        PartsOfSpeech = PartsOfSpeech,
+        Topics = Topics,
+        Compound = Compound,
+        Also = Also,
+    };
+
     public override string ToString() => Spelling;
 
     private static Patterns Marked(WordFlags flags) =>

@@ -71,6 +71,54 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("closed_days", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.CoverPass", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<byte[]>("CodeHash")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("code_hash");
+
+                    b.Property<DateOnly>("Date")
+                        .HasColumnType("date")
+                        .HasColumnName("date");
+
+                    b.Property<bool>("Ended")
+                        .HasColumnType("boolean")
+                        .HasColumnName("ended");
+
+                    b.Property<Guid>("GroupId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("group_id");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<Guid>("MadeBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_cover_passes");
+
+                    b.HasIndex("SchoolId", "CodeHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_cover_passes_school_id_code_hash");
+
+                    b.HasIndex("SchoolId", "GroupId")
+                        .HasDatabaseName("ix_cover_passes_school_id_group_id");
+
+                    b.ToTable("cover_passes", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.Group", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -80,6 +128,13 @@ namespace BoldLadder.Store.Migrations
                     b.Property<Guid>("Id")
                         .HasColumnType("uuid")
                         .HasColumnName("id");
+
+                    b.PrimitiveCollection<string[]>("Avoid")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("text[]")
+                        .HasColumnName("avoid")
+                        .HasDefaultValueSql("'{}'");
 
                     b.Property<Guid>("LadderId")
                         .HasColumnType("uuid")
@@ -525,6 +580,74 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("lessons", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.StoredTemplate", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<int?>("Weekday")
+                        .HasColumnType("integer")
+                        .HasColumnName("weekday");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_lesson_templates");
+
+                    b.ToTable("lesson_templates", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredWord", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<string>("Spelling")
+                        .HasColumnType("text")
+                        .HasColumnName("spelling");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("Graphemes")
+                        .HasColumnType("text")
+                        .HasColumnName("graphemes");
+
+                    b.Property<string>("Phonemes")
+                        .HasColumnType("text")
+                        .HasColumnName("phonemes");
+
+                    b.Property<string>("Reason")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("reason");
+
+                    b.Property<Guid>("UserId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
+
+                    b.Property<string>("Verdict")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("verdict");
+
+                    b.HasKey("SchoolId", "Spelling")
+                        .HasName("pk_school_words");
+
+                    b.ToTable("school_words", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.TeachingLogEntry", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -547,6 +670,13 @@ namespace BoldLadder.Store.Migrations
                     b.Property<Guid>("GroupId")
                         .HasColumnType("uuid")
                         .HasColumnName("group_id");
+
+                    b.PrimitiveCollection<string[]>("Missed")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("text[]")
+                        .HasColumnName("missed")
+                        .HasDefaultValueSql("'{}'");
 
                     b.Property<string>("Outcome")
                         .IsRequired()
@@ -880,6 +1010,16 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_closed_days_schools_school_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.CoverPass", b =>
+                {
+                    b.HasOne("BoldLadder.Store.Group", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "GroupId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_cover_passes_groups_school_id_group_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.Group", b =>
                 {
                     b.HasOne("BoldLadder.Store.LadderVersion", null)
@@ -992,6 +1132,26 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_lessons_groups_school_id_group_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredTemplate", b =>
+                {
+                    b.HasOne("BoldLadder.Store.School", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_lesson_templates_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredWord", b =>
+                {
+                    b.HasOne("BoldLadder.Store.School", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_school_words_schools_school_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.TeachingLogEntry", b =>

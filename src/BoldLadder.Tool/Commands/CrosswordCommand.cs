@@ -1,6 +1,5 @@
 using System.Globalization;
 using BoldLadder.Core.Activities.Crosswords;
-using BoldLadder.Core.Texts;
 using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
@@ -16,7 +15,8 @@ public static class CrosswordCommand
         var taught = session.TaughtOf(arguments);
         var tricky = arguments.Value("--tricky") is { } path ? session.FileLines(path).Select(l => l.Trim().ToLowerInvariant()).Where(l => l.Length > 0).ToHashSet() : [];
         var lexicon = Session.ReadLexicon();
-        var words = new CrosswordWords(lexicon, new SentenceBank(File.ReadLines(Path.Combine(ProjectFolders.Data, "sentences", "bank.txt")), lexicon), PictureFiles.Names())
+        var materials = ProjectFolders.Materials(lexicon);
+        var words = new CrosswordWords(lexicon, materials.Sentences, materials.Pictures)
             .For(taught, tricky, arguments.Has("--graphemes") ? CrosswordCells.Graphemes : CrosswordCells.Letters, arguments.Correspondences("--with", taught.Accent));
         var count = arguments.Count("--count") ?? throw new UsageException("bold crossword needs --count.");
         var crossword = CrosswordFitter.Fit(words, count, arguments.Seed());
@@ -44,10 +44,6 @@ public static class CrosswordCommand
 public static class PictureFiles
 {
     private static string Folder => Path.Combine(ProjectFolders.Data, "pictures");
-
-    /// <summary>Word → name of its picture.</summary>
-    public static Dictionary<string, string> Names() =>
-        File.ReadLines(Path.Combine(Folder, "pictures.tsv")).Skip(1).Select(l => l.Split('\t')).ToDictionary(r => r[0], r => r[1], StringComparer.Ordinal);
 
     /// <summary>The drawing of a picture; null when there is none.</summary>
     public static string? Drawing(string name) => Path.Combine(Folder, $"{name}.svg") is var file && File.Exists(file) ? File.ReadAllText(file) : null;

@@ -4,7 +4,6 @@ using BoldLadder.Core.Words;
 using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
-using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 
@@ -35,7 +34,7 @@ public static class MatEndpoints
 
     public static void MapMats(this IEndpointRouteBuilder school) => school.MapGet("/groups/{groupId:guid}/mats/{date}", Show).WithName("getMat");
 
-    private static async Task<Results<Ok<MatView>, ProblemHttpResult>> Show(Guid groupId, DateOnly date, SchoolScope scope, LessonMaking making, LadderWork work, WordData words)
+    private static async Task<Results<Ok<MatView>, ProblemHttpResult>> Show(Guid groupId, DateOnly date, SchoolScope scope, LessonMaking making, LadderWork work, SchoolLexicon words)
     {
         var (group, problem) = await GroupEndpoints.Find(scope, groupId);
         if (group is null) return problem!;

@@ -3,7 +3,6 @@ using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
-using BoldLadder.Web.Setup;
 using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Ladders;
@@ -11,7 +10,7 @@ namespace BoldLadder.Web.Ladders;
 /// <summary>Finds the planned lessons that would not fit any more if their groups followed a changed ladder.</summary>
 public static class BrokenLessons
 {
-    public static async Task<List<BrokenLesson>> On(Ladder ladder, Guid ladderId, SchoolScope scope, LessonMaking making, WordData words)
+    public static async Task<List<BrokenLesson>> On(Ladder ladder, Guid ladderId, SchoolScope scope, LessonMaking making, SchoolLexicon words)
     {
         var groups = await scope.Groups.AsNoTracking().Where(g => g.LadderId == ladderId).OrderBy(g => g.Name).ToListAsync();
         var ids = groups.ConvertAll(g => g.Id);

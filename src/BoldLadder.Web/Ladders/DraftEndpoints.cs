@@ -116,7 +116,7 @@ public static class DraftEndpoints
             ? Problem.Of(StatusCodes.Status422UnprocessableEntity, "unknown-word", $"\"{unknown}\" is not in the word list. Check its spelling; write it without a capital.") : null;
     }
 
-    private static async Task<Results<Ok<TrialView>, ProblemHttpResult>> Try(Guid ladderId, LadderTrial trial, SchoolScope scope, LadderWork work, LessonMaking making, WordData words)
+    private static async Task<Results<Ok<TrialView>, ProblemHttpResult>> Try(Guid ladderId, LadderTrial trial, SchoolScope scope, LadderWork work, LessonMaking making, SchoolLexicon words)
     {
         if (await Draft(scope, ladderId) is not { } draft) return NoDraft();
         if (trial.Steps.Count > MostSteps) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "too-many-steps", "That is too much at once. Do it in two goes.");

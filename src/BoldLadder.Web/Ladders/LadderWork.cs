@@ -102,7 +102,7 @@ public sealed class LadderWork(SchoolScope scope, WordData words, IMemoryCache c
         return problems;
     }
 
-    private T Kept<T>(object key, Func<T> make) => cache.GetOrCreate(key, entry =>
+    public T Kept<T>(object key, Func<T> make) => cache.GetOrCreate(key, entry =>
     {
         entry.SlidingExpiration = TimeSpan.FromHours(1);
         return make();

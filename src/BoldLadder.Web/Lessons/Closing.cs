@@ -25,11 +25,21 @@ public static class Closing
             Tricky = learned ? [.. lesson.Document.Activities.Where(a => a.Kind == ActivityKind.NewTrickyWord).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word)] : [],
             Seen = [.. done.SelectMany(a => a.Items).OfType<CardItem>().Select(c => c.Correspondence)
                 .Where(n => learned || !lesson.Document.Target.Contains(n)).Distinct()],
-            Words = [.. done.SelectMany(a => a.Items).OfType<WordItem>().Where(w => !w.Oral).Select(w => w.Word).Distinct()],
+            Words = [.. done.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words).Distinct()],
+            Missed = [.. Missed(lesson.Document, done, learned, request).Distinct()],
             RecordedAt = scope.UtcNow,
             RecordedBy = scope.UserId,
             Supersedes = earlier.Where(e => earlier.TrueForAll(o => o.Supersedes != e.Id)).Select(e => (Guid?)e.Id).SingleOrDefault(),
         };
+    }
+
+    /// <summary>What the teacher saw wobble, and what a lesson that stopped did not get to: the new things of Practise, and the cards of Revisit left over.</summary>
+    private static IEnumerable<string> Missed(Lesson lesson, List<Activity> done, bool learned, CloseRequest request)
+    {
+        foreach (var wobbled in (request.Wobbled ?? []).Where(w => Core.Spelling.Correspondence.TryParse(w, out _))) yield return wobbled;
+        if (request.Outcome != LessonOutcome.Stopped) yield break;
+        if (learned && !done.Exists(a => PartOf(lesson, a) == PartKind.Apply)) foreach (var target in lesson.Target) yield return target;
+        foreach (var card in lesson.Activities.Except(done).Where(a => PartOf(lesson, a) == PartKind.Revisit).SelectMany(a => a.Items).OfType<CardItem>()) yield return card.Correspondence;
     }
 
     /// <summary>The activities that were done: up to and with the one stopped at.</summary>

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Schools;
@@ -16,6 +17,7 @@ public static class LessonEndpoints
         school.MapPut("/groups/{groupId:guid}/lessons/{date}", Open).WithName("openLesson");
         school.MapGet("/groups/{groupId:guid}/lessons/{date}", Show).WithName("getLesson");
         school.MapPost("/groups/{groupId:guid}/lessons/{date}/commands", Change).WithName("changeLesson");
+        school.MapGet("/groups/{groupId:guid}/lessons/{date}/verdicts", Judge).WithName("getVerdicts");
         school.MapPost("/groups/{groupId:guid}/lessons/{date}/closing", Close).WithName("closeLesson");
     }
 
@@ -38,7 +40,7 @@ public static class LessonEndpoints
             return Problem.Of(StatusCodes.Status422UnprocessableEntity, "day-is-past", "That day is past and no lesson was planned for it. Open today or a later day.");
         }
         if (day.Rung is null) return LessonMaking.LadderClimbed();
-        var lesson = making.Plan(day, day.Rung);
+        var lesson = await making.Plan(day, day.Rung);
         scope.Store.Lessons.Add(lesson);
         scope.Audit("lesson-planned", lesson.Id);
         await scope.Store.SaveChangesAsync();
@@ -53,7 +55,7 @@ public static class LessonEndpoints
     }
 
     private static async Task<Results<Ok<LessonView>, ProblemHttpResult>> Change(
-        Guid groupId, DateOnly date, LessonCommand command, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, LessonMaking making)
+        Guid groupId, DateOnly date, LessonCommand command, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, LessonMaking making, LessonChanges changes)
     {
         var (group, problem) = await GroupEndpoints.Find(scope, groupId);
         if (group is null) return problem!;
@@ -66,21 +68,10 @@ public static class LessonEndpoints
         }
         var day = await making.Day(group, date);
         var undone = command.Type == LessonCommandType.Undo ? await LastChange(scope, lesson) : null;
-        var (changed, refusal) = LessonChanges.Apply(making, day, lesson, command, undone);
+        var (changed, refusal) = await changes.Apply(day, lesson, command, undone);
         if (refusal is not null) return refusal;
-        scope.Store.LessonChanges.Add(new LessonChange
-        {
-            SchoolId = scope.School.SchoolId,
-            LessonId = lesson.Id,
-            Version = lesson.Version + 1,
-            Command = System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(command.Type.ToString()),
-            Subject = command.ItemId ?? command.ActivityId,
-            Before = lesson.Document,
-            Undoes = undone?.Version,
-            At = scope.UtcNow,
-            UserId = scope.UserId,
-        });
-        if (command.Type == LessonCommandType.PlanAgain)
+        scope.Store.LessonChanges.Add(making.Change(lesson, System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(command.Type.ToString()), command.ItemId ?? command.ActivityId, undone?.Version));
+        if (command.Type is LessonCommandType.PlanAgain)
         {
             lesson.RungId = day.Rung!.Id;
             lesson.Stamp = making.Stamp(day, lesson.Stamp.Seed);
@@ -90,6 +81,20 @@ public static class LessonEndpoints
         LessonMaking.Describe(lesson);
         await scope.Store.SaveChangesAsync();
         return TypedResults.Ok(await making.View(lesson, day));
+    }
+
+    /// <summary>What the group can do on the day with a word or sentence that is being typed; of Revisit, before what is new.</summary>
+    private static async Task<Results<Ok<IReadOnlyList<VerdictView>>, ProblemHttpResult>> Judge(Guid groupId, DateOnly date, string text, string? part, SchoolScope scope, LessonMaking making, SchoolLexicon words)
+    {
+        var (group, problem) = await GroupEndpoints.Find(scope, groupId);
+        if (group is null) return problem!;
+        if (text.Length > OwnItems.LongestText) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "text-missing", $"Type a word or a sentence of up to {OwnItems.LongestText} letters.");
+        var day = await making.Day(group, date);
+        var rung = await Stored(scope, groupId, date) is { } stored ? LessonMaking.RungOf(stored, day) : day.Rung;
+        if (rung is null) return LessonMaking.LadderClimbed();
+        var request = making.Request(day, rung, 0);
+        var inRevisit = Kebab.Parse<PartKind>(part) == PartKind.Revisit;
+        return TypedResults.Ok(making.Verdicts(day, OwnItems.Judge(text, inRevisit ? request.Before : request.After, (inRevisit ? request.TrickyBefore : request.TrickyToday).ToHashSet(), words.Lexicon, making.Places(day))));
     }
 
     private static async Task<Results<Ok<LessonView>, ProblemHttpResult>> Close(
@@ -117,6 +122,7 @@ public static class LessonEndpoints
         lesson.Version++;
         scope.Audit("lesson-closed", lesson.Id);
         await scope.Store.SaveChangesAsync();
+        await making.RenewNext(group, date);
         return TypedResults.Ok(await making.View(lesson, await making.Day(group, date)));
     }
 

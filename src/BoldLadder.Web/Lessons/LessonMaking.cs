@@ -2,6 +2,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Style;
+using BoldLadder.Core.Texts;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
@@ -13,12 +14,13 @@ namespace BoldLadder.Web.Lessons;
 /// <summary>Where a group's day stands: the ladder, what is taught before it, and the rung it comes to.</summary>
 /// <param name="Ahead">How many rungs will be taught between now and the day.</param>
 /// <param name="Rung">The rung, or what a quiet day goes back to; null when the ladder is climbed.</param>
-public sealed record GroupDay(Group Group, DateOnly Date, Ladder Ladder, SchoolCalendar Calendar, Progress Progress, int Ahead, Rung? Rung);
+/// <param name="Fit">The rungs still to come on their days.</param>
+public sealed record GroupDay(Group Group, DateOnly Date, Ladder Ladder, SchoolCalendar Calendar, Progress Progress, CalendarFit Fit, int Ahead, Rung? Rung);
 
 /// <summary>Turns a group and a date into a lesson, with what the store knows.</summary>
-public sealed class LessonMaking(SchoolScope scope, WordData words)
+public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
 {
-    public const string Engine = "3";
+    public const string Engine = "4";
 
     public async Task<GroupDay> Day(Group group, DateOnly date)
     {
@@ -32,7 +34,7 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
         var progress = new Progress(ladder, TeachingLogReader.Facts(log).Where(f => f.Date < date));
         var fit = CalendarFit.Of(progress.Remaining, calendar, FirstOpen(log, scope.Today), progress.HasBegun);
         var ahead = fit.RungsBefore(date);
-        return new GroupDay(group, date, ladder, calendar, progress, ahead, RungOn(date, fit, progress, ahead, ladder));
+        return new GroupDay(group, date, ladder, calendar, progress, fit, ahead, RungOn(date, fit, progress, ahead, ladder));
     }
 
     /// <summary>The first day that is not closed yet: today, or the day after the last closed one.</summary>
@@ -53,16 +55,46 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
         return QuietDay.Filled(rung with { Tricky = [.. rung.Tricky, .. missed] }, ladder, newest);
     }
 
-    /// <summary>The request for a rung on a day; the rung may differ from the expected one for a lesson planned earlier.</summary>
+    /// <summary>The request for making something of a lesson: with what the group's last lessons showed, its pace, and the school's own templates and phrases.</summary>
+    public async Task<LessonRequest> PlanningRequest(GroupDay day, Rung rung, long seed)
+    {
+        var history = await LessonHistory.Before(scope, day.Group, day.Date);
+        var weekday = (int)day.Date.DayOfWeek;
+        var templates = await scope.Store.LessonTemplates.AsNoTracking().Where(t => t.Weekday == null || t.Weekday == weekday).ToListAsync();
+        var phrases = await scope.Store.TeachingNotes.Where(n => n.Phrase != "").ToDictionaryAsync(n => n.Subject, n => n.Phrase);
+        var request = Request(day, rung, seed);
+        return request with
+        {
+            RecentWords = Nearest(request.RecentWords, history.Words),
+            RecentTexts = history.Texts,
+            RecentKinds = history.Kinds,
+            Pace = history.Pace,
+            Templates = [.. templates.OrderBy(t => t.Weekday is null).Select(t => t.Document)],
+            Phrases = phrases,
+        };
+    }
+
+    private static Dictionary<string, int> Nearest(IReadOnlyDictionary<string, int> one, IReadOnlyDictionary<string, int> other)
+    {
+        var all = one.ToDictionary();
+        foreach (var (word, ago) in other) all[word] = Math.Min(ago, all.GetValueOrDefault(word, ago));
+        return all;
+    }
+
+    /// <summary>The request for a rung on a day, as far as checking needs it; the rung may differ from the expected one for a lesson planned earlier.</summary>
     public LessonRequest Request(GroupDay day, Rung rung, long seed) => new(
-        day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent), rung, words.Lexicon, day.Progress.TrickyBefore(day.Ahead),
-        day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), words.Sentences, day.Group.LessonMinutes, seed)
+        day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent), rung, words.Materials, day.Progress.TrickyBefore(day.Ahead),
+        day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), day.Group.LessonMinutes, seed)
     {
         MadeUpInLessons = scope.Style.MadeUpWords == MadeUpWords.InLessons,
+        MeaningsInLessons = scope.Style.Meanings,
+        Release = scope.Style.Release is { IDo: 0, WeDo: 0, YouDo: 0 } ? null : new ReleaseSteps(scope.Style.Release.IDo, scope.Style.Release.WeDo, scope.Style.Release.YouDo),
+        Missed = day.Ahead == 0 ? day.Progress.Missed : [],
+        Avoid = day.Group.Avoid.ToHashSet(),
     };
 
     /// <summary>A new planned lesson for the day, not yet saved.</summary>
-    public StoredLesson Plan(GroupDay day, Rung rung)
+    public async Task<StoredLesson> Plan(GroupDay day, Rung rung)
     {
         var id = Guid.CreateVersion7();
         var seed = SeedOf(day.Group.Id, day.Date);
@@ -73,7 +105,7 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
             GroupId = day.Group.Id,
             Date = day.Date,
             RungId = rung.Id,
-            Document = LessonPlanner.Plan(Request(day, rung, seed)),
+            Document = LessonPlanner.Plan(await PlanningRequest(day, rung, seed)),
             Version = 1,
             Status = LessonStatus.Planned,
             Stamp = Stamp(day, seed),
@@ -84,6 +116,44 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
         Describe(stored);
         return stored;
     }
+
+    /// <summary>Changes that a person asks of the engine: with no other, a lesson counts as nobody's work yet.</summary>
+    private static readonly string[] ByEngine = ["plan-again", "repair"];
+
+    /// <summary>Of these lessons, those that someone changed by hand.</summary>
+    public async Task<HashSet<Guid>> ChangedByHand(IReadOnlyCollection<Guid> lessons) => [.. await scope.Store.LessonChanges
+        .Where(c => lessons.Contains(c.LessonId) && !ByEngine.Contains(c.Command)).Select(c => c.LessonId).Distinct().ToListAsync()];
+
+    /// <summary>
+    /// Makes the group's next planned lesson anew after one was closed, so that what was missed, or not taught, is in it; one that someone changed by hand stays.
+    /// It can be undone like any change.
+    /// </summary>
+    public async Task RenewNext(Group group, DateOnly closed)
+    {
+        var next = await scope.Store.Lessons.Where(l => l.GroupId == group.Id && l.Date > closed && l.Status == LessonStatus.Planned).OrderBy(l => l.Date).FirstOrDefaultAsync();
+        if (next is null || (await ChangedByHand([next.Id])).Count > 0) return;
+        var day = await Day(group, next.Date);
+        if (day.Rung is null) return;
+        scope.Store.LessonChanges.Add(Change(next, "plan-again", null, null));
+        (next.RungId, next.Document, next.Stamp) = (day.Rung.Id, LessonPlanner.Plan(await PlanningRequest(day, day.Rung, next.Stamp.Seed)), Stamp(day, next.Stamp.Seed));
+        next.Version++;
+        Describe(next);
+        await scope.Store.SaveChangesAsync();
+    }
+
+    /// <summary>A change as it is kept: with the document before, which undo puts back.</summary>
+    public LessonChange Change(StoredLesson lesson, string command, string? subject, int? undoes) => new()
+    {
+        SchoolId = scope.School.SchoolId,
+        LessonId = lesson.Id,
+        Version = lesson.Version + 1,
+        Command = command,
+        Subject = subject,
+        Before = lesson.Document,
+        Undoes = undoes,
+        At = scope.UtcNow,
+        UserId = scope.UserId,
+    };
 
     public LessonStamp Stamp(GroupDay day, long seed) => new(Engine, words.Lexicon.Hash, day.Group.LadderId, day.Group.LadderVersion, scope.School.Accent, seed);
 
@@ -104,21 +174,33 @@ public sealed class LessonMaking(SchoolScope scope, WordData words)
     /// <summary>Brings what queries need in line with the document.</summary>
     public static void Describe(StoredLesson lesson)
     {
-        var shown = lesson.Document.Activities.SelectMany(a => a.Items).OfType<WordItem>().Where(w => !w.Oral).ToList();
+        var items = lesson.Document.Activities.SelectMany(a => a.Items).ToList();
         lesson.Minutes = lesson.Document.Minutes;
-        lesson.Words = [.. shown.Select(w => w.Word).Distinct()];
-        lesson.Needs = [.. shown.Where(w => w.Tricky.IsEmpty)
-            .SelectMany(w => w.Graphemes.Split('|').Zip(w.Phonemes.Split('|'), (g, p) => $"{g}={p}")).Distinct().Order(StringComparer.Ordinal)];
+        lesson.Words = [.. items.SelectMany(ReadByChildren.Words).Distinct()];
+        lesson.Needs = [.. items.OfType<WordItem>().Where(w => !w.Oral && w.Tricky.IsEmpty)
+            .SelectMany(w => w.Graphemes.Split('|').Zip(w.Phonemes.Split('|'), (g, p) => $"{g}={p}"))
+            .Concat(items.SelectMany(ReadByChildren.Correspondences).Select(c => c.ReferenceNotation)).Distinct().Order(StringComparer.Ordinal)];
+    }
+
+    /// <summary>What of a document can't be read on the day of the request.</summary>
+    public IReadOnlyList<ItemProblem> Problems(Lesson document, LessonRequest request) =>
+        LessonCheck.Problems(document, request.Before, request.After, request.TrickyToday.ToHashSet(), words.Lexicon);
+
+    /// <summary>Where on the group's ladder words become readable.</summary>
+    public SentencePlaces Places(GroupDay day) => new(day.Ladder, scope.Leniencies, scope.Accent);
+
+    public IReadOnlyList<VerdictView> Verdicts(GroupDay day, IEnumerable<OwnVerdict> verdicts)
+    {
+        WhenView? When(int? rung) => rung is >= 0 and var at ? new WhenView(day.Ladder.Rungs[at].Label, day.Fit.Rungs.FirstOrDefault(r => r.Rung.Id == day.Ladder.Rungs[at].Id).Date) : null;
+        return [.. verdicts.Select(v => new VerdictView(v.Written, v.Status, v.Segmentation?.Graphemes, v.Segmentation?.Phonemes,
+            [.. v.Needs.Distinct().Select(n => new NeedView(n.ToString(), When(day.Ladder.WhenTaught(n))))], v.Status == OwnStatus.NotYet ? When(v.Rung) : null, v.Twin))];
     }
 
     public async Task<LessonView> View(StoredLesson lesson, GroupDay day)
     {
         var rung = RungOf(lesson, day);
         var planned = lesson.Status == LessonStatus.Planned;
-        var request = Request(day, rung, lesson.Stamp.Seed);
-        IReadOnlyList<ItemProblem> problems = planned
-            ? LessonCheck.Problems(lesson.Document, request.Before, request.After, request.TrickyToday.ToHashSet(), words.Lexicon)
-            : [];
+        var problems = planned ? Problems(lesson.Document, Request(day, rung, lesson.Stamp.Seed)) : [];
         var changes = planned && lesson.Version > 1 ? await scope.Store.LessonChanges.Where(c => c.LessonId == lesson.Id).Select(c => new { c.Version, c.Undoes }).ToListAsync() : [];
         return new LessonView(lesson.Id, lesson.GroupId, day.Group.Name, lesson.Date, lesson.Date == scope.Today,
             await Previous(day), day.Calendar.OnOrAfter(lesson.Date.AddDays(1)),

@@ -22,6 +22,9 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
 
     public BoldContext Store => store;
 
+    /// <summary>The school's own layer over the words.</summary>
+    public IReadOnlyList<StoredWord> Words { get; private set; } = [];
+
     public DateOnly Today => clock.Today(School);
 
     public DateTime UtcNow => clock.UtcNow;
@@ -42,8 +45,24 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
         var membership = await store.Memberships.AsNoTracking().SingleOrDefaultAsync(m => m.UserId == userId);
         if (membership is null) return false;
         (UserId, Role) = (userId, membership.Role);
-        school = await store.Schools.AsNoTracking().SingleAsync();
+        await Load();
         return true;
+    }
+
+    /// <summary>Fills the scope for who has no account: a cover adult, once the pass was found good. False when there is no such school.</summary>
+    public async Task<bool> EnterAsCover(Guid schoolId)
+    {
+        await store.EnterSchool(Guid.Empty, schoolId);
+        if (!await store.Schools.AnyAsync()) return false;
+        (UserId, Role) = (Guid.Empty, Role.Teacher);
+        await Load();
+        return true;
+    }
+
+    private async Task Load()
+    {
+        school = await store.Schools.AsNoTracking().SingleAsync();
+        Words = await store.SchoolWords.AsNoTracking().ToListAsync();
     }
 
     /// <summary>The groups this person may see: all for a lead, their own for a teacher.</summary>

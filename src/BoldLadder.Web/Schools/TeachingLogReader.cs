@@ -10,7 +10,7 @@ public static class TeachingLogReader
     public static async Task<IReadOnlyList<TaughtFact>> Facts(SchoolScope scope, Guid groupId) => Facts(await Standing(scope, groupId));
 
     public static IReadOnlyList<TaughtFact> Facts(IEnumerable<TeachingLogEntry> standing) => [.. standing.Where(e => e.Outcome != LessonOutcome.NotTaught)
-        .Select(e => new TaughtFact(e.Date, [.. e.Correspondences], [.. e.Patterns], [.. e.Tricky], [.. e.Seen], [.. e.Words], e.RungId))];
+        .Select(e => new TaughtFact(e.Date, [.. e.Correspondences], [.. e.Patterns], [.. e.Tricky], [.. e.Seen], [.. e.Words], e.RungId) { Missed = [.. e.Missed] })];
 
     public static async Task<List<TeachingLogEntry>> Standing(SchoolScope scope, Guid groupId)
     {

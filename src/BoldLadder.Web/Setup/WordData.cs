@@ -1,5 +1,5 @@
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Texts;
+using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Web.Setup;
@@ -11,14 +11,14 @@ public sealed class WordData
     {
         var folder = configuration["DataFolder"] ?? Path.Combine(AppContext.BaseDirectory, "data");
         Lexicon = Lexicon.Read(Directory.EnumerateFiles(Path.Combine(folder, "lexicon"), "*.tsv").Order(StringComparer.Ordinal).Select(File.ReadAllText));
-        Sentences = new SentenceBank(File.ReadLines(Path.Combine(folder, "sentences", "bank.txt")), Lexicon);
+        Materials = Materials.Read(Lexicon, file => File.ReadLines(Path.Combine(folder, file)));
         Ladders = Directory.EnumerateFiles(Path.Combine(folder, "ladders"), "*.json").Order(StringComparer.Ordinal)
             .Select(f => LadderDocument.Read(File.ReadAllText(f))).ToDictionary(l => l.Id);
     }
 
     public Lexicon Lexicon { get; }
 
-    public SentenceBank Sentences { get; }
+    public Materials Materials { get; }
 
     /// <summary>The shipped ladders by id.</summary>
     public IReadOnlyDictionary<string, Ladder> Ladders { get; }

@@ -38,12 +38,15 @@ public static class StyleEndpoints
         school.MapGet("/style", (SchoolScope scope, WordData words) => TypedResults.Ok(View(scope, words))).WithName("getStyle");
         school.MapGet("/style/sample", TrySample).WithName("getStyleSample");
         school.MapPost("/style", Save).WithName("saveStyle");
-        school.MapGet("/notes", async (SchoolScope scope) => TypedResults.Ok(await scope.Store.TeachingNotes.OrderBy(n => n.Subject)
-            .Select(n => new NoteView(n.Subject, n.KeyWord, n.Phrase, n.MouthCue, n.Formation)).ToListAsync())).WithName("getNotes");
+        school.MapGet("/notes", async (SchoolScope scope) => TypedResults.Ok(await Notes(scope))).WithName("getNotes");
         school.MapPost("/notes", SaveNote).WithName("saveNote");
     }
 
-    private static StyleView View(SchoolScope scope, WordData words) => new(scope.School.Accent, scope.Style, [.. Accent.All.Select(a => new AccentView(a.Id, AccentSwitchIds.Of(a.Switches)))], Words(words, scope.Accent),
+    /// <summary>The school's own ways to teach its correspondences and patterns.</summary>
+    public static Task<List<NoteView>> Notes(SchoolScope scope) => scope.Store.TeachingNotes.OrderBy(n => n.Subject)
+        .Select(n => new NoteView(n.Subject, n.KeyWord, n.Phrase, n.MouthCue, n.Formation)).ToListAsync();
+
+    public static StyleView View(SchoolScope scope, WordData words) => new(scope.School.Accent, scope.Style, [.. Accent.All.Select(a => new AccentView(a.Id, AccentSwitchIds.Of(a.Switches)))], Words(words, scope.Accent),
         [.. Sound.All.Select(s => new SoundView(s.Symbol, s.PlainLabel, s.KeyWord))]);
 
     private static IReadOnlyList<SampleWord> Words(WordData words, Accent accent) => [.. Sample.Select(words.Lexicon.Find).OfType<Word>().Select(w => Shown(w, accent))];

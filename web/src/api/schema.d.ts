@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openCover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/ladders": {
         parameters: {
             query?: never;
@@ -308,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/verdicts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getVerdicts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/closing": {
         parameters: {
             query?: never;
@@ -319,6 +351,150 @@ export interface paths {
         put?: never;
         post: operations["closeLesson"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/words/{word}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/words/{word}/verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sayOfWord"];
+        post?: never;
+        delete: operations["takeBackWord"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/school-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSchoolWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getTemplates"];
+        put: operations["saveTemplate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/templates/{day}/{minutes}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeTemplate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/weeks/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWeek"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/gathering/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getGathering"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveCover"];
+        delete: operations["endCover"];
         options?: never;
         head?: never;
         patch?: never;
@@ -547,11 +723,29 @@ export interface components {
             /** Format: int32 */
             seconds: number;
             items: components["schemas"]["Item"][];
+            steps?: null | components["schemas"]["ReleaseSteps"];
+            levels?: null | components["schemas"]["Levels"];
+            /** @default false */
+            setByHand: boolean;
+        };
+        ActivityInfo: {
+            kind: components["schemas"]["ActivityKind"];
+            part: components["schemas"]["PartKind"];
+            response: components["schemas"]["ResponseMode"];
+            /** Format: int32 */
+            seconds: number;
         };
         /** @enum {unknown} */
-        ActivityKind: "grapheme-cards" | "recent-words" | "tricky-so-far" | "oral-blending" | "new-correspondence" | "new-pattern" | "new-tricky-word" | "formation" | "spot-grapheme" | "read-words" | "spell-words" | "read-sentence" | "oral-sentence" | "sound-to-spellings" | "word-chain" | "made-up-words" | "missing-grapheme";
+        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt";
         AntiforgeryView: {
             token: string;
+        };
+        BesideCard: {
+            correspondence: string;
+            grapheme: string;
+            sounds: string;
+            keyWord: string;
+            example: null | string;
         };
         /** @enum {unknown} */
         Blending: "sound-by-sound" | "continuous" | "cumulative" | "adjacent-first";
@@ -576,6 +770,19 @@ export interface components {
             recapWeeks: number;
             checkpoints: components["schemas"]["CheckpointView"][];
             groups: components["schemas"]["GroupPace"][];
+        };
+        CardItem: {
+            correspondence: string;
+            grapheme: string;
+            sounds: string;
+            keyWord: string;
+            canBeHeld: boolean;
+            kind: string;
+            letterNames: string[];
+            positions: null | components["schemas"]["PositionFacts"];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
         };
         ChangeView: {
             /** Format: int32 */
@@ -604,6 +811,7 @@ export interface components {
             entryId: string;
             outcome: components["schemas"]["LessonOutcome"];
             stoppedAt?: null | string;
+            wobbled?: null | string[];
         };
         CorrespondenceFacts: {
             readingReliability: components["schemas"]["CountedShare"];
@@ -617,6 +825,11 @@ export interface components {
             facts: components["schemas"]["CorrespondenceFacts"];
             positions: null | components["schemas"]["PositionFacts"];
         };
+        Counted: {
+            what: string;
+            /** Format: int32 */
+            count: number;
+        };
         CountedShare: {
             /** Format: double */
             inText: null | number;
@@ -625,6 +838,42 @@ export interface components {
         };
         /** @enum {unknown} */
         Counting: "taps" | "sounds";
+        CoverPassView: {
+            key: string;
+            /** Format: date */
+            date: string;
+        };
+        CoverRequest: {
+            key: string;
+        };
+        CoverView: {
+            schoolName: string;
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            /** Format: int32 */
+            lessonMinutes: number;
+            /** Format: int32 */
+            minutes: number;
+            language: string;
+            paperSize: string;
+            lesson: components["schemas"]["Lesson"];
+            style: components["schemas"]["StyleView"];
+            notes: components["schemas"]["NoteView"][];
+        };
+        CrosswordLine: {
+            /** Format: int32 */
+            number: number;
+            across: boolean;
+            /** Format: int32 */
+            row: number;
+            /** Format: int32 */
+            column: number;
+            word: string;
+            picture: null | string;
+            clue: null | string;
+        };
         DraftState: {
             /** Format: int32 */
             version: number;
@@ -632,6 +881,35 @@ export interface components {
             changes: number;
             canUndo: boolean;
             canRedo: boolean;
+        };
+        FoundWordView: {
+            word: string;
+            graphemes: string;
+            marks: number[];
+            /** Format: int32 */
+            taps: number;
+            shape: string;
+            knownAtFive: boolean;
+            rung: null | string;
+            keptOut: boolean;
+        };
+        Gathering: {
+            cards: components["schemas"]["CardItem"][];
+            words: components["schemas"]["WordCard"][];
+            tricky: components["schemas"]["WordCard"][];
+            tiles: components["schemas"]["Tile"][];
+            sheets: components["schemas"]["Sheet"][];
+            pictures: string[];
+        };
+        GatheringView: {
+            groupName: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** Format: int32 */
+            lessons: number;
+            gathering: components["schemas"]["Gathering"];
         };
         GroupDates: {
             /** Format: uuid */
@@ -662,6 +940,12 @@ export interface components {
             lessonMinutes: number;
             lessonDays: null | number[];
         };
+        GroupVerdictView: {
+            /** Format: uuid */
+            groupId: string;
+            group: string;
+            verdict: components["schemas"]["VerdictView"];
+        };
         GroupView: {
             /** Format: uuid */
             id: string;
@@ -681,6 +965,18 @@ export interface components {
             lessonDate: null | string;
             isToday: boolean;
             status: null | components["schemas"]["LessonStatus"];
+        };
+        GroupWeek: {
+            /** Format: uuid */
+            groupId: string;
+            name: string;
+            /** Format: int32 */
+            lessonMinutes: number;
+            days: components["schemas"]["WeekDayView"][];
+            repeats: components["schemas"]["Counted"][];
+            missing: components["schemas"]["Counted"][];
+            /** Format: int32 */
+            minutes: number;
         };
         HistoryView: {
             versions: components["schemas"]["VersionView"][];
@@ -703,8 +999,17 @@ export interface components {
             trickyWay: components["schemas"]["TrickyWay"];
             blending: components["schemas"]["Blending"];
             lettering: components["schemas"]["Lettering"];
+            meanings?: boolean;
         };
-        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"];
+        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"] | components["schemas"]["ItemClueItem"] | components["schemas"]["ItemBesideItem"] | components["schemas"]["ItemSyllablesItem"] | components["schemas"]["ItemLineItem"] | components["schemas"]["ItemChoiceItem"] | components["schemas"]["ItemSortItem"] | components["schemas"]["ItemPictureItem"] | components["schemas"]["ItemTextItem"] | components["schemas"]["ItemCrosswordItem"] | components["schemas"]["ItemMissingWordItem"] | components["schemas"]["ItemPromptItem"];
+        ItemBesideItem: {
+            /** @enum {string} */
+            $type?: "beside";
+            bySound: boolean;
+            cards: components["schemas"]["BesideCard"][];
+            id: string;
+            kept: boolean;
+        };
         ItemCardItem: {
             /** @enum {string} */
             $type?: "card";
@@ -720,6 +1025,39 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        ItemChoiceItem: {
+            /** @enum {string} */
+            $type?: "choice";
+            word: string;
+            graphemes: string;
+            marks: number[];
+            /** Format: int32 */
+            gap: number;
+            options: string[];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemClueItem: {
+            /** @enum {string} */
+            $type?: "clue";
+            word: string;
+            clue: string;
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemCrosswordItem: {
+            /** @enum {string} */
+            $type?: "crossword";
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            lines: components["schemas"]["CrosswordLine"][];
+            id: string;
+            kept: boolean;
+        };
         ItemGapItem: {
             /** @enum {string} */
             $type?: "gap";
@@ -729,6 +1067,13 @@ export interface components {
             /** Format: int32 */
             gap: number;
             reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemLineItem: {
+            /** @enum {string} */
+            $type?: "line";
+            words: components["schemas"]["WordItem"][];
             id: string;
             kept: boolean;
         };
@@ -745,10 +1090,33 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        ItemMissingWordItem: {
+            /** @enum {string} */
+            $type?: "missing-word";
+            before: string;
+            after: string;
+            word: string;
+            options: string[];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
         ItemPatternItem: {
             /** @enum {string} */
             $type?: "pattern";
             pattern: string;
+            examples?: null | components["schemas"]["PatternExample"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemPictureItem: {
+            /** @enum {string} */
+            $type?: "picture";
+            picture: string;
+            word: string;
+            marks: number[];
+            options: string[];
+            reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
         };
@@ -756,12 +1124,30 @@ export interface components {
             itemId: string;
             reasons: components["schemas"]["Reason"][];
         };
+        ItemPromptItem: {
+            /** @enum {string} */
+            $type?: "prompt";
+            code: string;
+            words: string[];
+            id: string;
+            kept: boolean;
+        };
         ItemSentenceItem: {
             /** @enum {string} */
             $type?: "sentence";
             text: string;
             words: components["schemas"]["SentenceWord"][];
             reasons: components["schemas"]["Reason"][];
+            pictures?: null | string[];
+            id: string;
+            kept: boolean;
+        };
+        ItemSortItem: {
+            /** @enum {string} */
+            $type?: "sort";
+            by: string;
+            headings: string[];
+            words: components["schemas"]["SortedWord"][];
             id: string;
             kept: boolean;
         };
@@ -772,6 +1158,25 @@ export interface components {
             keyWord: string;
             graphemes: string[];
             correspondences: string[];
+            id: string;
+            kept: boolean;
+        };
+        ItemSyllablesItem: {
+            /** @enum {string} */
+            $type?: "syllables";
+            word: string;
+            syllables: string[];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemTextItem: {
+            /** @enum {string} */
+            $type?: "text";
+            title: string;
+            sentences: components["schemas"]["SentenceItem"][];
+            questions: string[];
+            reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
         };
@@ -787,6 +1192,8 @@ export interface components {
             tricky: number[];
             oral: boolean;
             reasons: components["schemas"]["Reason"][];
+            meaning?: null | string;
+            sentence?: null | string;
             id: string;
             kept: boolean;
         };
@@ -883,15 +1290,30 @@ export interface components {
             patterns: string[];
             parts: components["schemas"]["LessonPart"][];
             notes: components["schemas"]["Reason"][];
+            remark?: null | string;
         };
         LessonCommand: {
             type: components["schemas"]["LessonCommandType"];
             activityId?: null | string;
             itemId?: null | string;
             kept?: null | boolean;
+            kind?: null | components["schemas"]["ActivityKind"];
+            part?: null | components["schemas"]["PartKind"];
+            /** Format: int32 */
+            place?: null | number;
+            text?: null | string;
+            /** Format: int32 */
+            seconds?: null | number;
+            forSchool?: null | boolean;
+            /** Format: uuid */
+            fromGroup?: null | string;
+            /** Format: date */
+            fromDate?: null | string;
         };
         /** @enum {unknown} */
-        LessonCommandType: "keep" | "choose-others" | "replace-one" | "plan-again" | "undo";
+        LessonCommandType: "keep" | "choose-others" | "replace-one" | "drop-item" | "ban" | "add-text" | "add-activity" | "drop-activity" | "move-activity" | "set-length" | "set-remark" | "copy" | "repair" | "plan-again" | "undo";
+        /** @enum {unknown} */
+        LessonDay: "new" | "sound-family" | "second-sound" | "pattern" | "tricky-word" | "few-words" | "review" | "assessment" | "recap" | "sort";
         /** @enum {unknown} */
         LessonOutcome: "taught" | "stopped" | "not-taught";
         LessonPart: {
@@ -902,6 +1324,14 @@ export interface components {
         };
         /** @enum {unknown} */
         LessonStatus: "planned" | "taught" | "stopped" | "not-taught" | null;
+        LessonTemplate: {
+            day: components["schemas"]["LessonDay"];
+            /** Format: int32 */
+            minutes: number;
+            parts: components["schemas"]["TemplatePart"][];
+            /** Format: int32 */
+            setSize?: number;
+        };
         LessonView: {
             /** Format: uuid */
             id: string;
@@ -934,6 +1364,10 @@ export interface components {
         Lettering: {
             oneStorey: boolean;
             lines: string[];
+        };
+        Levels: {
+            support: components["schemas"]["Item"][];
+            stretch: components["schemas"]["Item"][];
         };
         /** @enum {unknown} */
         MadeUpWords: "in-lessons" | "only-in-checks" | "never";
@@ -987,6 +1421,10 @@ export interface components {
             fixes: components["schemas"]["Reason"][];
             sooner: string[];
         };
+        NeedView: {
+            what: string;
+            when: null | components["schemas"]["WhenView"];
+        };
         NewLadder: {
             /** Format: uuid */
             id: string;
@@ -1001,7 +1439,18 @@ export interface components {
             formation: string;
         };
         /** @enum {unknown} */
+        OwnStatus: "decodable" | "tricky" | "not-yet" | "unknown" | "left-out";
+        PairView: {
+            word: string;
+            sound: string;
+            other: string;
+        };
+        /** @enum {unknown} */
         PartKind: "revisit" | "teach" | "practise" | "apply";
+        PatternExample: {
+            sounds: string;
+            words: string[];
+        };
         PlacesView: {
             places: components["schemas"]["PlaceView"][];
             best: null | components["schemas"]["MoveView"];
@@ -1054,11 +1503,19 @@ export interface components {
             /** Format: int32 */
             youDo: number;
         };
+        ReleaseSteps: {
+            /** Format: int32 */
+            iDo: number;
+            /** Format: int32 */
+            weDo: number;
+            /** Format: int32 */
+            youDo: number;
+        };
         Renaming: {
             name: string;
         };
         /** @enum {unknown} */
-        ResponseMode: "say-together" | "one-child" | "show-on-boards" | "hold-up-or-stay-still" | "listen";
+        ResponseMode: "say-together" | "one-child" | "show-on-boards" | "show-on-fingers" | "hold-up-or-stay-still" | "listen";
         RestoreRequest: {
             /** Format: int32 */
             version: number;
@@ -1119,6 +1576,31 @@ export interface components {
             /** Format: int32 */
             sounds: number;
         };
+        /** @enum {unknown} */
+        SchoolVerdict: "ban" | "allow" | "correct";
+        SchoolWordRequest: {
+            verdict: components["schemas"]["SchoolVerdict"];
+            reason: string;
+            graphemes?: null | string;
+            phonemes?: null | string;
+        };
+        SchoolWordView: {
+            word: string;
+            verdict: components["schemas"]["SchoolVerdict"];
+            graphemes: null | string;
+            phonemes: null | string;
+            reason: string;
+            /** Format: date-time */
+            at: string;
+        };
+        SentenceItem: {
+            text: string;
+            words: unknown;
+            reasons: unknown;
+            pictures?: unknown;
+            id: string;
+            kept: boolean;
+        };
         SentenceWord: {
             text: string;
             status: string;
@@ -1138,9 +1620,29 @@ export interface components {
             name: string;
             schools: components["schemas"]["SessionSchool"][];
         };
+        Sheet: {
+            activityId: string;
+            kind: components["schemas"]["ActivityKind"];
+            item: components["schemas"]["Item"];
+        };
         SignInRequest: {
             email: string;
             password: string;
+        };
+        Slot: {
+            kinds: components["schemas"]["ActivityKind"][];
+            takeTurns: boolean;
+            need: components["schemas"]["SlotNeed"];
+            /** Format: int32 */
+            items: number;
+        };
+        /** @enum {unknown} */
+        SlotNeed: "must" | "if-any" | "room";
+        SortedWord: {
+            word: string;
+            marks: number[];
+            /** Format: int32 */
+            heading: number;
         };
         /** @enum {unknown} */
         SoundLabels: "ipa" | "plain";
@@ -1166,6 +1668,8 @@ export interface components {
             sample: components["schemas"]["SampleWord"][];
             sounds: components["schemas"]["SoundView"][];
         };
+        /** @enum {unknown} */
+        Suitability: "use" | "ask" | "never";
         TeachablesView: {
             correspondences: components["schemas"]["TeachableView"][];
             patterns: string[];
@@ -1176,6 +1680,25 @@ export interface components {
             sounds: string;
             keyWord: string;
         };
+        TemplatePart: {
+            kind: components["schemas"]["PartKind"];
+            slots: components["schemas"]["Slot"][];
+        };
+        TemplateRequest: {
+            template: components["schemas"]["LessonTemplate"];
+            /** Format: int32 */
+            weekday?: null | number;
+        };
+        TemplatesView: {
+            templates: components["schemas"]["TemplateView"][];
+            activities: components["schemas"]["ActivityInfo"][];
+        };
+        TemplateView: {
+            template: components["schemas"]["LessonTemplate"];
+            /** Format: int32 */
+            weekday: null | number;
+            own: boolean;
+        };
         TermView: {
             /** Format: uuid */
             id: string;
@@ -1184,6 +1707,11 @@ export interface components {
             first: string;
             /** Format: date */
             last: string;
+        };
+        Tile: {
+            grapheme: string;
+            /** Format: int32 */
+            count: number;
         };
         TrialRung: {
             id: string;
@@ -1220,6 +1748,15 @@ export interface components {
             suggested: components["schemas"]["TrickyView"][];
             never: string[];
         };
+        VerdictView: {
+            written: string;
+            status: components["schemas"]["OwnStatus"];
+            graphemes: null | string;
+            phonemes: null | string;
+            needs: components["schemas"]["NeedView"][];
+            readable: null | components["schemas"]["WhenView"];
+            twin: null | string;
+        };
         VersionView: {
             /** Format: int32 */
             version: number;
@@ -1228,6 +1765,52 @@ export interface components {
             publishedAt: string;
             by: null | string;
             groups: string[];
+        };
+        WeekDayView: {
+            /** Format: date */
+            date: string;
+            label: null | string;
+            isPast: boolean;
+            status: null | components["schemas"]["LessonStatus"];
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            minutes: number;
+            edited: boolean;
+            /** Format: int32 */
+            broken: number;
+            expected: null | string;
+        };
+        WeekView: {
+            /** Format: date */
+            from: string;
+            days: string[];
+            groups: components["schemas"]["GroupWeek"][];
+        };
+        WhenView: {
+            rung: string;
+            /** Format: date */
+            date: null | string;
+        };
+        WordCard: {
+            word: string;
+            marks: number[];
+            tricky: number[];
+        };
+        WordItem: {
+            word: string;
+            graphemes: string;
+            phonemes: string;
+            marks: unknown;
+            /** Format: int32 */
+            taps: number;
+            tricky: unknown;
+            oral: boolean;
+            reasons: unknown;
+            meaning?: null | string;
+            sentence?: null | string;
+            id: string;
+            kept: boolean;
         };
         WordMove: {
             word: string;
@@ -1240,6 +1823,44 @@ export interface components {
             /** Format: int32 */
             count: number;
             examples: components["schemas"]["WordMove"][];
+        };
+        WordPartView: {
+            notation: string;
+            grapheme: string;
+            sounds: string;
+            facts: null | components["schemas"]["CorrespondenceFacts"];
+        };
+        /** @enum {unknown} */
+        WordSource: "lexicon" | "derived" | "guessed" | "unknown";
+        WordsView: {
+            /** Format: int32 */
+            total: number;
+            words: components["schemas"]["FoundWordView"][];
+        };
+        WordView: {
+            word: string;
+            source: components["schemas"]["WordSource"];
+            graphemes: string;
+            phonemes: string;
+            marks: number[];
+            /** Format: int32 */
+            taps: number;
+            /** Format: int32 */
+            sounds: number;
+            shape: string;
+            syllables: string[];
+            patterns: string[];
+            /** Format: double */
+            common: number;
+            knownAtFive: boolean;
+            suitability: components["schemas"]["Suitability"];
+            meaning: null | string;
+            parts: components["schemas"]["WordPartView"][];
+            soundsTheSame: string[];
+            rhymes: string[];
+            oneSoundApart: components["schemas"]["PairView"][];
+            groups: components["schemas"]["GroupVerdictView"][];
+            school: null | components["schemas"]["SchoolWordView"];
         };
     };
     responses: never;
@@ -1363,6 +1984,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    openCover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoverView"];
+                };
             };
             /** @description Bad Request */
             400: {
@@ -2106,6 +2760,42 @@ export interface operations {
             };
         };
     };
+    getVerdicts: {
+        parameters: {
+            query: {
+                text: string;
+                part?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     closeLesson: {
         parameters: {
             query?: never;
@@ -2133,6 +2823,412 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LessonView"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    findWords: {
+        parameters: {
+            query: {
+                ladderId: string;
+                version: number;
+                letters?: string;
+                with?: string;
+                at?: string;
+                shape?: string;
+                pattern?: string;
+                rhyme?: string;
+                rung?: string;
+                soFar?: boolean;
+                known?: boolean;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sayOfWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolWordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolWordView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeBackWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listSchoolWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolWordView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplatesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplatesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeTemplate: {
+        parameters: {
+            query?: {
+                weekday?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                day: string;
+                minutes: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplatesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWeek: {
+        parameters: {
+            query?: {
+                weeks?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getGathering: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GatheringView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    giveCover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoverPassView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endCover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

@@ -7,7 +7,8 @@ import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text } from '../text/text';
 import { BoardSlide } from './BoardSlide';
-import { canReveal, shuffled, slidesOf } from './slides';
+import { pictureOf } from '../lesson/Picture';
+import { canReveal, picturesOf, shuffled, slidesOf } from './slides';
 
 /** The big screen: one thing at a time, no chrome. Needs no request once the lesson is there. */
 export function BoardPage() {
@@ -15,24 +16,30 @@ export function BoardPage() {
   const lesson = useLesson(groupId, date);
   if (lesson.isPending) return <Loading />;
   if (lesson.error && !lesson.data) return <ErrorNote problem={lesson.error} retry={() => void lesson.refetch()} />;
-  return <Board view={lesson.data} />;
+  return <OpenBoard view={lesson.data} />;
 }
 
-function Board({ view }: { view: LessonView }) {
-  const [slides, setSlides] = useState(() => slidesOf(view.lesson));
+function OpenBoard({ view }: { view: LessonView }) {
+  const navigate = useNavigate();
+  return <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => void navigate(`/groups/${view.groupId}/lessons/${view.date}`)} />;
+}
+
+/** The board of any lesson: a group's, or the one a cover adult was given. */
+export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['lesson']; groupName: string; onLeave: () => void }) {
+  const [slides, setSlides] = useState(() => slidesOf(lesson));
   const [at, setAt] = useState(0);
   const [revealed, setRevealed] = useState(false);
   const [blank, setBlank] = useState(false);
-  const navigate = useNavigate();
-  usePageTitle(text('board.title', { group: view.groupName }));
+  usePageTitle(text('board.title', { group: groupName }));
   useEffect(() => {
-    // The faces are asked for before the first word needs them, so that a lost server changes nothing on the board.
+    // The faces and the pictures are asked for before the first word needs them, so that a lost server changes nothing on the board.
     void Promise.all([document.fonts.load('96px Andika', 'aɪ'), document.fonts.load('700 96px Andika', 'a')]);
+    for (const name of picturesOf(lesson)) new Image().src = pictureOf(name);
     document.documentElement.requestFullscreen?.().catch(() => undefined);
     return () => {
       if (document.fullscreenElement) void document.exitFullscreen();
     };
-  }, []);
+  }, [lesson]);
 
   const slide = slides[at];
   const go = (by: number) => {
@@ -49,7 +56,6 @@ function Board({ view }: { view: LessonView }) {
     const first = slides.findIndex((s) => s.activity.id === slide.activity.id && s.item);
     if (first >= 0) setAt(first);
   };
-  const leave = () => void navigate(`/groups/${view.groupId}/lessons/${view.date}`);
   useKeys({
     ' ': on,
     ArrowRight: on,
@@ -60,12 +66,12 @@ function Board({ view }: { view: LessonView }) {
     r: () => slide && canReveal(slide) && setRevealed(!revealed),
     s: shuffle,
     x: () => setBlank(!blank),
-    Escape: leave,
+    Escape: onLeave,
   });
 
   return (
     <main className={`board${blank ? ' board-blank' : ''}`}>
-      <h1 className="visually-hidden">{text('board.title', { group: view.groupName })}</h1>
+      <h1 className="visually-hidden">{text('board.title', { group: groupName })}</h1>
       <button type="button" className="board-stage" onClick={on} aria-label={text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}>
         {blank ? null : slide ? <BoardSlide slide={slide} revealed={revealed} /> : <span className="board-end">{text('board.end')}</span>}
       </button>

@@ -1,4 +1,6 @@
+import { CrosswordGrid } from '../lesson/CrosswordGrid';
 import { PartIcon } from '../lesson/PartIcon';
+import { Picture } from '../lesson/Picture';
 import { countOf, countText, soundText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
@@ -60,9 +62,100 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
         </span>
       );
     case 'sentence':
-      return <span className="board-sentence literacy">{item.text}</span>;
+      if (activity.kind === 'dictate-sentence' && !revealed) {
+        return <span className="board-sentence literacy">{item.words.map((w) => (w.status === 'tricky' ? w.text : w.text.replace(/[\p{L}'’]+/gu, '___'))).join(' ')}</span>;
+      }
+      return (
+        <span className="board-stack">
+          <span className="board-sentence literacy">{item.text}</span>
+          {item.pictures && revealed && (
+            <span className="board-pictures">
+              {item.pictures.map((p) => (
+                <Picture key={p} name={p} size={220} />
+              ))}
+            </span>
+          )}
+        </span>
+      );
     case 'pattern':
-      return <span className="board-name">{textOf('pattern', item.pattern)}</span>;
+      return (
+        <span className="board-name">
+          {textOf('pattern', item.pattern)}
+          <span className="literacy board-examples">{(item.examples ?? []).flatMap((e) => e.words).join('  ')}</span>
+        </span>
+      );
+    case 'choice':
+      return (
+        <span className="board-stack">
+          <span className={`board-word literacy board-length-${item.word.length > 7 ? 'long' : 'short'}`}>
+            <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={revealed} />
+          </span>
+          <span className="literacy board-options">{item.options.join('   ')}</span>
+        </span>
+      );
+    case 'beside':
+      return (
+        <span className="board-beside literacy">
+          {item.cards.map((c, i) => (
+            <span key={c.correspondence} className={i === 0 ? 'board-today' : undefined}>
+              {c.grapheme}
+            </span>
+          ))}
+        </span>
+      );
+    case 'syllables':
+      return <span className="board-word literacy board-length-long">{revealed ? item.syllables.join('·') : item.word}</span>;
+    case 'line':
+      return <span className="board-sentence literacy">{item.words.map((w) => w.word).join('   ')}</span>;
+    case 'sort':
+      return (
+        <span className="board-sort literacy">
+          {revealed
+            ? item.headings.map((h, i) => (
+                <span key={h}>
+                  <strong>{item.by === 'position' ? textOf('card', h) : item.by === 'spelling' ? h : soundText(h)}</strong>
+                  {item.words
+                    .filter((w) => w.heading === i)
+                    .map((w) => (
+                      <span key={w.word}>{w.word}</span>
+                    ))}
+                </span>
+              ))
+            : item.words.map((w) => <span key={w.word}>{w.word}</span>)}
+        </span>
+      );
+    case 'picture':
+      return (
+        <span className="board-stack">
+          {(revealed || item.options.length === 0) && <Picture name={item.picture} size={320} />}
+          <span className="literacy board-options">{item.options.length > 0 ? item.options.join('   ') : revealed ? item.word : ''}</span>
+        </span>
+      );
+    case 'text':
+      return (
+        <span className="board-text literacy">
+          <strong>{item.title}</strong>
+          <span>{item.sentences.map((s) => s.text).join(' ')}</span>
+        </span>
+      );
+    case 'crossword':
+      return <CrosswordGrid item={item} answers={revealed} />;
+    case 'missing-word':
+      return (
+        <span className="board-stack">
+          <span className="board-sentence literacy">
+            {item.before} {revealed ? <strong>{item.word}</strong> : '____'}
+            {item.after}
+          </span>
+          <span className="literacy board-options">{item.options.join('   ')}</span>
+        </span>
+      );
+    case 'prompt':
+      return (
+        <span className="board-stack">
+          <span className="literacy board-options">{item.words.join('   ')}</span>
+        </span>
+      );
     default:
       return null;
   }

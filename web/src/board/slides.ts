@@ -10,15 +10,24 @@ export interface Slide {
   at: number;
 }
 
+/** Activities in which the adult shows and tells: one slide each. */
+const TOLD: Activity['kind'][] = ['mouth-cue', 'memory-phrase', 'where-it-stands', 'formation'];
+
 /** The slides of a lesson in order. What only the adult says gets one slide without print. */
 export function slidesOf(lesson: LessonView['lesson']): Slide[] {
   return lesson.parts.flatMap((part) =>
     part.activities.flatMap((activity): Slide[] => {
       const name: Slide = { part: part.kind, activity, item: null, at: 0 };
-      if (activity.items.some((i) => i.$type === 'word' && i.oral)) return [name];
+      if (activity.items.some((i) => (i.$type === 'word' && i.oral) || i.$type === 'clue') || TOLD.includes(activity.kind)) return [name];
       return [name, ...activity.items.map((item, i) => ({ part: part.kind, activity, item, at: i + 1 }))];
     }),
   );
+}
+
+/** The pictures of a lesson, each once. */
+export function picturesOf(lesson: LessonView['lesson']): string[] {
+  const items = lesson.parts.flatMap((p) => p.activities.flatMap((a) => a.items));
+  return [...new Set(items.flatMap((i) => (i.$type === 'picture' ? [i.picture] : i.$type === 'sentence' ? (i.pictures ?? []) : [])))];
 }
 
 /** The slides with the items of one activity in another order; the first item is a new one where it can be. */
@@ -38,8 +47,9 @@ export function shuffled(slides: Slide[], activityId: string, random: () => numb
   return result;
 }
 
-/** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word, a gap, the spellings of a sound. */
+/** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word, a gap, an answer. */
 export function canReveal(slide: Slide): boolean {
   const type = slide.item?.$type;
-  return type === 'word' || type === 'made-up' || type === 'gap' || type === 'spellings';
+  if (type === 'sentence') return slide.activity.kind === 'dictate-sentence' || Boolean(slide.item?.$type === 'sentence' && slide.item.pictures);
+  return type !== undefined && ['word', 'made-up', 'gap', 'spellings', 'choice', 'syllables', 'sort', 'picture', 'crossword', 'missing-word'].includes(type);
 }

@@ -1,95 +1,157 @@
-import { Fragment } from 'react';
-import { Button } from 'react-bootstrap';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
-import { labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
-import { minutesOf, type Activity, type CardItem, type Command, type SentenceItem, type SpellingsItem } from './lesson';
-import { GapWord } from '../words/GapWord';
-import { MarkedWord } from '../words/MarkedWord';
+import { labelText, saysText, text, textOf } from '../text/text';
+import { ItemShown } from './ItemShown';
+import { cardsOf, minutesOf, takesText, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './lesson';
+import { TypeOwn } from './TypeOwn';
 import { WordTile } from './WordTile';
 
-const CHANGEABLE: Activity['kind'][] = ['grapheme-cards', 'recent-words', 'oral-blending', 'read-words', 'spell-words', 'read-sentence', 'oral-sentence', 'sound-to-spellings', 'word-chain', 'made-up-words', 'missing-grapheme'];
+/** Nothing to choose from: what is new is new. */
+const FIXED: Activity['kind'][] = ['last-miss', 'new-correspondence', 'where-it-stands', 'mouth-cue', 'memory-phrase', 'formation', 'set-beside', 'new-tricky-word', 'new-pattern', 'new-suffix', 'read-unmarked', 'read-at-speed'];
+const WITHOUT_TILES: Activity['kind'][] = ['word-chain', 'read-unmarked', 'read-at-speed', 'has-sound', 'find-in-words', 'oral-blending', 'oral-segmenting', 'hear-sound', 'oral-sentence'];
 
 interface Props {
+  view: LessonView;
+  part: PartKind;
   activity: Activity;
+  /** Its place in its part, and how many there are. */
+  at: number;
+  of: number;
   problems: Schemas['ItemProblem'][];
+  phrases: ReadonlyMap<string, string>;
   editable: boolean;
+  say: boolean;
   busy: boolean;
   onCommand: (command: Command) => void;
 }
 
-export function ActivityView({ activity, problems, editable, busy, onCommand }: Props) {
+export function ActivityView({ view, part, activity, at, of, problems, phrases, editable, say, busy, onCommand }: Props) {
+  const [open, setOpen] = useState(false);
   const name = textOf('activity', activity.kind);
   const oral = activity.items.some((i) => i.$type === 'word' && i.oral);
+  const changeable = editable && !FIXED.includes(activity.kind);
+  const send = (command: Partial<Command> & Pick<Command, 'type'>) => onCommand({ activityId: activity.id, ...command });
+  const isBroken = (id: string) => problems.some((p) => p.itemId === id);
   return (
     <article className="activity" data-activity={activity.id}>
       <header>
         <h3>{name}</h3>
         <span className="quiet">
           {textOf('response', activity.response)} · {text('part.minutes', { minutes: minutesOf(activity.seconds) })}
+          {activity.steps && ` · ${text('lesson.release', { i: activity.steps.iDo, we: activity.steps.weDo, you: activity.steps.youDo })}`}
         </span>
-        {editable && CHANGEABLE.includes(activity.kind) && (
-          <Button
-            variant="link"
-            size="sm"
-            disabled={busy}
-            aria-label={text('lesson.othersFor', { activity: name })}
-            onClick={() => onCommand({ type: 'choose-others', activityId: activity.id })}
-          >
-            {text('lesson.others')}
-          </Button>
-        )}
+        <span className="activity-actions">
+          {changeable && (
+            <Button variant="link" size="sm" disabled={busy} aria-label={text('lesson.othersFor', { activity: name })} onClick={() => send({ type: 'choose-others' })}>
+              {text('lesson.others')}
+            </Button>
+          )}
+          {editable && (
+            <Button variant="link" size="sm" aria-expanded={open} aria-label={text('lesson.moreFor', { activity: name })} onClick={() => setOpen(!open)}>
+              {text('lesson.more')}
+            </Button>
+          )}
+        </span>
       </header>
+      {say && <p className="say">{sayText(activity)}</p>}
+      {open && editable && (
+        <div className="activity-more">
+          <Form.Label>
+            {text('lesson.length')}{' '}
+            <Form.Select
+              size="sm"
+              value={Math.max(1, Math.round(activity.seconds / 60))}
+              disabled={busy}
+              aria-label={text('lesson.lengthFor', { activity: name })}
+              onChange={(e) => send({ type: 'set-length', seconds: Number(e.target.value) * 60 })}
+            >
+              {Array.from({ length: 15 }, (_, i) => (
+                <option key={i} value={i + 1}>
+                  {i + 1}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Label>
+          <Button variant="outline-secondary" size="sm" disabled={busy || at === 0} aria-label={text('lesson.moveUpFor', { activity: name })} onClick={() => send({ type: 'move-activity', place: at - 1 })}>
+            {text('lesson.moveUp')}
+          </Button>
+          <Button variant="outline-secondary" size="sm" disabled={busy || at === of - 1} aria-label={text('lesson.moveDownFor', { activity: name })} onClick={() => send({ type: 'move-activity', place: at + 1 })}>
+            {text('lesson.moveDown')}
+          </Button>
+          <Button variant="outline-secondary" size="sm" disabled={busy} aria-label={text('lesson.dropFor', { activity: name })} onClick={() => send({ type: 'drop-activity' })}>
+            {text('lesson.drop')}
+          </Button>
+          {takesText(activity.kind) && <TypeOwn view={view} part={part} activity={activity} busy={busy} onAdd={(typed) => send({ type: 'add-text', text: typed })} />}
+        </div>
+      )}
       {oral && <p className="quiet small mb-2">{text('lesson.onlySaid')}</p>}
       <div className="items">
         {activity.items.map((item) => {
-          const broken = problems.some((p) => p.itemId === item.id);
-          switch (item.$type) {
-            case 'word':
-              return <WordTile key={item.id} item={item} broken={broken} editable={editable && CHANGEABLE.includes(activity.kind) && activity.kind !== 'word-chain'} busy={busy} onCommand={onCommand} />;
-            case 'card':
-              return activity.kind === 'new-correspondence' ? <NewCard key={item.id} item={item} /> : <Card key={item.id} item={item} broken={broken} />;
-            case 'pattern':
-              return (
-                <p key={item.id} className="pattern-item">
-                  {textOf('pattern', item.pattern)}
-                </p>
-              );
-            case 'sentence':
-              return <Sentence key={item.id} item={item} />;
-            case 'made-up':
-              return (
-                <span key={item.id} className={`card-item literacy${broken ? ' broken' : ''}`} title={[`/${item.phonemes.replaceAll('|', ' ')}/`, ...item.reasons.map(reasonText)].join(' · ')}>
-                  <MarkedWord word={item.word} marks={item.marks} />
-                </span>
-              );
-            case 'gap':
-              return (
-                <span key={item.id} className={`card-item literacy${broken ? ' broken' : ''}`} title={item.word}>
-                  <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} />
-                </span>
-              );
-            case 'spellings':
-              return <Spellings key={item.id} item={item} />;
-            default:
-              return null;
+          if (item.$type === 'word' && !WITHOUT_TILES.includes(activity.kind)) return <WordTile key={item.id} item={item} broken={isBroken(item.id)} editable={changeable} busy={busy} onCommand={onCommand} />;
+          if (item.$type === 'card' && (activity.kind === 'new-correspondence' || activity.kind === 'where-it-stands')) return <NewCard key={item.id} item={item} />;
+          if (item.$type === 'card' && activity.kind === 'memory-phrase') {
+            return (
+              <p key={item.id} className="cue">
+                <span className="literacy">{item.grapheme}</span> {phrases.get(item.correspondence)}
+              </p>
+            );
           }
+          return <ItemShown key={item.id} item={item} kind={activity.kind} broken={isBroken(item.id)} />;
         })}
       </div>
+      {activity.levels && <LevelsLine activity={activity} />}
     </article>
   );
 }
 
-function Card({ item, broken }: { item: CardItem; broken: boolean }) {
+/** What an adult who is no specialist says and does; of what is new, how its sound is said cleanly. */
+export function sayText(activity: Activity): string {
+  const line = textOf('say', activity.kind);
+  const card = activity.kind === 'new-correspondence' ? cardsOf(activity.items)[0] : undefined;
+  return card ? `${line} ${text(card.canBeHeld ? 'say.held' : 'say.short')}` : line;
+}
+
+export function LevelsLine({ activity }: { activity: Activity }) {
+  const wordsOf = (items: Activity['items']) => items.map((i) => (i.$type === 'word' ? i.word : '')).join(', ');
   return (
-    <span className={`card-item literacy${broken ? ' broken' : ''}`} title={[soundText(item.sounds), ...item.reasons.map(reasonText)].join(' · ')}>
-      {item.grapheme}
-    </span>
+    <p className="levels">
+      {(['support', 'stretch'] as const).map((level) =>
+        activity.levels![level].length > 0 ? (
+          <span key={level}>
+            {text(`lesson.${level}`)}: <span className="literacy">{wordsOf(activity.levels![level])}</span>
+          </span>
+        ) : null,
+      )}
+    </p>
   );
 }
 
-/** What is new today: its kind and letter names, its sound, and where it stands in words. */
+/** What is new today: its kind and letter names, its sound, or where it stands in words. */
 function NewCard({ item }: { item: CardItem }) {
   const positions = item.positions;
+  if (positions) {
+    return (
+      <table className="positions">
+        <caption className="quiet">{`${text('card.positions')}: ${labelText(item.grapheme)}`}</caption>
+        <tbody>
+          {(
+            [
+              ['card.start', positions.start, positions.startExample],
+              ['card.middle', positions.middle, positions.middleExample],
+              ['card.end', positions.end, positions.endExample],
+            ] as const
+          ).map(([label, share, example]) => (
+            <tr key={label}>
+              <th scope="row">{text(label)}</th>
+              <td>{share}%</td>
+              <td className="literacy">{example}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    );
+  }
   return (
     <div className="new-card">
       <span className="literacy new-grapheme">{item.grapheme}</span>
@@ -98,57 +160,7 @@ function NewCard({ item }: { item: CardItem }) {
         <p className="quiet mb-1">
           {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })} {text(item.canBeHeld ? 'card.held' : 'card.short')}
         </p>
-        {positions && (
-          <table className="positions">
-            <caption className="quiet">{text('card.positions')}</caption>
-            <tbody>
-              {(
-                [
-                  ['card.start', positions.start, positions.startExample],
-                  ['card.middle', positions.middle, positions.middleExample],
-                  ['card.end', positions.end, positions.endExample],
-                ] as const
-              ).map(([label, share, example]) => (
-                <tr key={label}>
-                  <th scope="row">{text(label)}</th>
-                  <td>{share}%</td>
-                  <td className="literacy">{example}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
       </div>
-    </div>
-  );
-}
-
-/** A sound and the spellings of it that were taught. */
-function Spellings({ item }: { item: SpellingsItem }) {
-  return (
-    <span className="spellings">
-      <span>{saysText(item.sounds, item.keyWord)}</span>
-      {item.graphemes.map((g) => (
-        <span key={g} className="card-item literacy">
-          {g}
-        </span>
-      ))}
-    </span>
-  );
-}
-
-function Sentence({ item }: { item: SentenceItem }) {
-  return (
-    <div>
-      <p className="literacy sentence">
-        {item.words.map((w, i) => (
-          <Fragment key={i}>
-            {i > 0 && ' '}
-            <span className={w.status === 'tricky' ? 'word-tricky' : undefined}>{w.text}</span>
-          </Fragment>
-        ))}
-      </p>
-      <p className="quiet small mb-0">{item.reasons.map((r) => reasonText({ ...r, arguments: r.arguments.map(labelText) })).join(' · ')}</p>
     </div>
   );
 }

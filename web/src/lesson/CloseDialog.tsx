@@ -3,12 +3,19 @@ import { Button, Form, Modal } from 'react-bootstrap';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { labelText, text, textOf } from '../text/text';
-import type { Closing, LessonView, useLessonChanges } from './lesson';
+import { cardsOf, type Closing, type LessonView, type useLessonChanges } from './lesson';
 
 interface Props {
   view: LessonView;
   close: ReturnType<typeof useLessonChanges>['close'];
   onHide: () => void;
+}
+
+/** The cards of a lesson, each correspondence once, what is new first. */
+function shownIn(view: LessonView) {
+  const cards = view.lesson.parts.flatMap((p) => p.activities.flatMap((a) => cardsOf(a.items)));
+  const once = cards.filter((c, i) => cards.findIndex((o) => o.correspondence === c.correspondence) === i);
+  return once.sort((a, b) => Number(view.lesson.target.includes(b.correspondence)) - Number(view.lesson.target.includes(a.correspondence)));
 }
 
 /** How the lesson went: one choice. Sending it again after a lost answer records it once. */
@@ -18,11 +25,12 @@ export function CloseDialog({ view, close, onHide }: Props) {
   const [entryId] = useState(() => crypto.randomUUID());
   const [outcome, setOutcome] = useState<Closing['outcome']>('taught');
   const [stoppedAt, setStoppedAt] = useState(activities[activities.length - 1]?.id ?? '');
+  const [wobbled, setWobbled] = useState<string[]>([]);
   const isQuiet = view.lesson.target.length + view.lesson.patterns.length === 0;
   const toCome = view.date > school.today;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    close.mutate({ entryId, outcome, stoppedAt: outcome === 'stopped' ? stoppedAt : null }, { onSuccess: onHide });
+    close.mutate({ entryId, outcome, stoppedAt: outcome === 'stopped' ? stoppedAt : null, wobbled }, { onSuccess: onHide });
   };
   return (
     <Modal show onHide={onHide} animation={false} aria-labelledby="close-title">
@@ -70,6 +78,24 @@ export function CloseDialog({ view, close, onHide }: Props) {
             onChange={() => setOutcome('not-taught')}
           />
         </fieldset>
+        {outcome !== 'not-taught' && !toCome && (
+          <fieldset className="wobbled">
+            <legend>
+              {text('close.wobbled')} <span className="quiet">{text('close.wobbledHelp')}</span>
+            </legend>
+            {shownIn(view).map((card) => (
+              <button
+                key={card.correspondence}
+                type="button"
+                className="chip literacy"
+                aria-pressed={wobbled.includes(card.correspondence)}
+                onClick={() => setWobbled(wobbled.includes(card.correspondence) ? wobbled.filter((w) => w !== card.correspondence) : [...wobbled, card.correspondence])}
+              >
+                {card.grapheme}
+              </button>
+            ))}
+          </fieldset>
+        )}
         {close.error && <ErrorNote problem={close.error} />}
         <div className="dialog-actions">
           <Button type="submit" disabled={toCome || close.isPending}>

@@ -1,13 +1,20 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Alert, Button } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
+import { answered, ApiProblem, client } from '../api/client';
+import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { useKeys } from '../shell/keys';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, isQuietDay, labelText, reasonText, text, textOf } from '../text/text';
 import { ActivityView } from './ActivityView';
+import { AddActivity } from './AddActivity';
 import { CloseDialog } from './CloseDialog';
+import { CoverDialog } from './CoverDialog';
+import { CopyDialog, Remark } from './LessonTools';
+import { TooFewNote } from './TooFewNote';
 import { minutesOf, useLesson, useLessonChanges, type LessonView } from './lesson';
 import { PartIcon } from './PartIcon';
 
@@ -21,21 +28,26 @@ export function LessonPage() {
 }
 
 function OpenLesson({ view }: { view: LessonView }) {
-  const [closing, setClosing] = useState(false);
+  const [dialog, setDialog] = useState<'close' | 'cover' | 'copy' | null>(null);
+  const [say, setSay] = useState(false);
+  const phrases = usePhrases();
   const { change, close } = useLessonChanges(view);
   const navigate = useNavigate();
   const here = `/groups/${view.groupId}/lessons/${view.date}`;
   const planned = view.status === 'planned';
+  const past = view.date < useSchool().school.today;
   const title = text('lesson.title', { group: view.groupName, date: dayText(view.date) });
   usePageTitle(title);
   useKeys(
     {
       b: () => void navigate(`${here}/board`),
       p: () => void navigate(`${here}/print`),
-      c: () => setClosing(true),
+      c: () => setDialog('close'),
+      s: () => setSay(!say),
+      g: () => void navigate(`/groups/${view.groupId}/gather/${view.date}`),
       u: () => planned && view.canUndo && change.mutate({ type: 'undo' }),
     },
-    !closing,
+    dialog === null,
   );
   const when = view.isToday ? 'lesson.today' : planned ? 'lesson.nextDay' : 'lesson.pastDay';
   const obstacles = [...new Set(view.problems.flatMap((p) => p.reasons.map(reasonText)))];
@@ -55,7 +67,7 @@ function OpenLesson({ view }: { view: LessonView }) {
           <Link className="btn btn-primary btn-lg" to={`${here}/board`}>
             {text('lesson.board')} <kbd>B</kbd>
           </Link>
-          <Button variant="outline-primary" size="lg" onClick={() => setClosing(true)}>
+          <Button variant="outline-primary" size="lg" onClick={() => setDialog('close')}>
             {text('lesson.close')} <kbd>C</kbd>
           </Button>
         </div>
@@ -65,14 +77,32 @@ function OpenLesson({ view }: { view: LessonView }) {
         {view.next && <Link to={`/groups/${view.groupId}/lessons/${view.next}`}>{text('lesson.next')} →</Link>}
         <span className={`status status-${view.status}`}>{textOf('status', view.status ?? 'planned')}</span>
         <span className="quiet">{text('lesson.minutes', { minutes: view.minutes, available: view.lessonMinutes })}</span>
-        <Link className="ms-auto" to={`${here}/print`}>
-          {text('lesson.print')}
-        </Link>
+        {view.minutes > view.lessonMinutes && <strong className="too-long">{text('lesson.over', { minutes: view.minutes - view.lessonMinutes })}</strong>}
+        <Button variant="link" className="ms-auto" aria-pressed={say} onClick={() => setSay(!say)}>
+          {text(say ? 'lesson.sayHide' : 'lesson.say')}
+        </Button>
+        <Link to={`/groups/${view.groupId}/gather/${view.date}`}>{text('lesson.gather')}</Link>
+        <Link to={`${here}/print`}>{text('lesson.print')}</Link>
+        {!past && (
+          <Button variant="link" onClick={() => setDialog('cover')}>
+            {text('lesson.cover')}
+          </Button>
+        )}
+        {planned && (
+          <Button variant="link" onClick={() => setDialog('copy')}>
+            {text('lesson.copy')}
+          </Button>
+        )}
         <Button variant="link" disabled={!planned || !view.canUndo || change.isPending} onClick={() => change.mutate({ type: 'undo' })}>
           {text('lesson.undo')}
         </Button>
       </div>
-      {change.error && <ErrorNote problem={change.error} />}
+      {change.error &&
+        (change.error instanceof ApiProblem && change.error.code === 'too-few-words' && change.variables ? (
+          <TooFewNote problem={change.error} asked={change.variables} onCommand={(c) => change.mutate(c)} />
+        ) : (
+          <ErrorNote problem={change.error} />
+        ))}
       {view.expectedRung && (
         <Alert variant="warning" className="error-note">
           <span>{text('lesson.slipped', { expected: labelText(view.expectedRung), planned: labelText(view.rungLabel) })}</span>
@@ -83,16 +113,21 @@ function OpenLesson({ view }: { view: LessonView }) {
       )}
       {obstacles.length > 0 && (
         <Alert variant="warning" className="error-note">
-          <span>{text('lesson.broken', { count: view.problems.length, what: obstacles.join('; ') })}</span>
-          <Button size="sm" onClick={() => change.mutate({ type: 'plan-again' })}>
+          <span>
+            {text('lesson.broken', { count: view.problems.length, what: obstacles.join('; ') })} {text('lesson.repairHelp')}
+          </span>
+          <Button size="sm" disabled={change.isPending} onClick={() => change.mutate({ type: 'repair' })}>
+            {text('lesson.repair')}
+          </Button>
+          <Button size="sm" variant="outline-primary" disabled={change.isPending} onClick={() => change.mutate({ type: 'plan-again' })}>
             {text('lesson.planAgain')}
           </Button>
         </Alert>
       )}
       {!planned && <p className="quiet">{text('lesson.frozen')}</p>}
       {view.lesson.notes.map((note) => (
-        <p key={note.code} className="flag-note">
-          {reasonText({ ...note, arguments: note.arguments.map(labelText) })}
+        <p key={note.code + note.arguments.join()} className="flag-note">
+          {reasonText(note.code === 'few-words' ? { ...note, arguments: note.arguments.map(labelText) } : note)}
         </p>
       ))}
       <MinuteStrip view={view} />
@@ -103,15 +138,39 @@ function OpenLesson({ view }: { view: LessonView }) {
             <span className="part-minutes">{text('part.minutes', { minutes: minutesOf(part.seconds ?? 0) })}</span>
           </h2>
           <div className="activities">
-            {part.activities.map((activity) => (
-              <ActivityView key={activity.id} activity={activity} problems={view.problems} editable={planned} busy={change.isPending} onCommand={(c) => change.mutate(c)} />
+            {part.activities.map((activity, i) => (
+              <ActivityView
+                key={activity.id}
+                view={view}
+                part={part.kind}
+                activity={activity}
+                at={i}
+                of={part.activities.length}
+                problems={view.problems}
+                phrases={phrases}
+                editable={planned}
+                say={say}
+                busy={change.isPending}
+                onCommand={(c) => change.mutate(c)}
+              />
             ))}
+            {planned && <AddActivity part={part.kind} view={view} busy={change.isPending} onCommand={(c) => change.mutate(c)} />}
           </div>
         </section>
       ))}
-      {closing && <CloseDialog view={view} close={close} onHide={() => setClosing(false)} />}
+      <Remark key={view.lesson.remark ?? ''} view={view} editable={planned} busy={change.isPending} onCommand={(c) => change.mutate(c)} />
+      {dialog === 'close' && <CloseDialog view={view} close={close} onHide={() => setDialog(null)} />}
+      {dialog === 'cover' && <CoverDialog view={view} onHide={() => setDialog(null)} />}
+      {dialog === 'copy' && <CopyDialog view={view} onCommand={(c) => change.mutate(c)} onHide={() => setDialog(null)} />}
     </>
   );
+}
+
+/** The school's own memory phrases, by what they are for. */
+function usePhrases(): ReadonlyMap<string, string> {
+  const { school } = useSchool();
+  const notes = useQuery({ queryKey: ['notes', school.id], staleTime: Infinity, queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })) });
+  return new Map((notes.data ?? []).map((n) => [n.subject, n.phrase]));
 }
 
 function MinuteStrip({ view }: { view: LessonView }) {

@@ -10,6 +10,10 @@ export type CardItem = Schemas['ItemCardItem'];
 export type SentenceItem = Schemas['ItemSentenceItem'];
 export type GapItem = Schemas['ItemGapItem'];
 export type SpellingsItem = Schemas['ItemSpellingsItem'];
+export type CrosswordItem = Schemas['ItemCrosswordItem'];
+export type Verdict = Schemas['VerdictView'];
+export type ActivityKind = Activity['kind'];
+export type PartKind = LessonView['lesson']['parts'][number]['kind'];
 export type Command = Schemas['LessonCommand'];
 export type Closing = Schemas['CloseRequest'];
 
@@ -33,6 +37,7 @@ export function useLessonChanges(lesson: LessonView) {
     onSuccess: (changed: LessonView) => {
       queries.setQueryData(key, changed);
       void queries.invalidateQueries({ queryKey: ['groups'] });
+      void queries.invalidateQueries({ queryKey: ['week'] });
       void queries.invalidateQueries({ queryKey: ['ladder'] });
     },
     onError: (problem: Error) => {
@@ -60,6 +65,34 @@ export function useLessonChanges(lesson: LessonView) {
   });
   return { change, close };
 }
+
+/** What the group can do with what is being typed; asked anew with each change of it. */
+export function useVerdicts(lesson: LessonView, part: PartKind, typed: string) {
+  const { school } = useSchool();
+  return useQuery({
+    queryKey: ['verdicts', school.id, lesson.groupId, lesson.date, part, typed],
+    enabled: typed.length > 0,
+    staleTime: 60_000,
+    placeholderData: (before: Verdict[] | undefined) => before,
+    queryFn: () =>
+      answered(
+        client.GET('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/verdicts', { params: { path: { schoolId: school.id, groupId: lesson.groupId, date: lesson.date }, query: { text: typed, part } } }),
+      ),
+  });
+}
+
+/** Every activity there is, and the templates it can stand in. */
+export function useTemplates() {
+  const { school } = useSchool();
+  return useQuery({ queryKey: ['templates', school.id], staleTime: Infinity, queryFn: () => answered(client.GET('/api/schools/{schoolId}/templates', { params: { path: { schoolId: school.id } } })) });
+}
+
+/** True for an activity that takes typed words one by one, or a typed sentence. */
+export const takesText = (kind: ActivityKind) =>
+  ['read-words', 'read-unmarked', 'read-at-speed', 'read-aided-unaided', 'spell-words', 'recent-words', 'tricky-so-far', 'find-in-words', 'read-sentence', 'dictate-sentence', 'hunt-page'].includes(kind);
+
+/** The cards among items. */
+export const cardsOf = (items: readonly Item[]) => items.filter((i): i is CardItem => i.$type === 'card');
 
 /** Whole minutes to show for a stretch of the lesson, at least one. */
 export const minutesOf = (seconds: number) => Math.max(1, Math.round(seconds / 60));

@@ -29,6 +29,8 @@ export function Shell() {
           <NavLink to="/" end>
             {text('nav.groups')}
           </NavLink>
+          <NavLink to="/week">{text('nav.week')}</NavLink>
+          <NavLink to="/words">{text('nav.words')}</NavLink>
           <NavLink to="/ladder">{text('nav.ladder')}</NavLink>
           <NavLink to="/calendar">{text('nav.calendar')}</NavLink>
           <NavLink to="/style">{text('nav.style')}</NavLink>

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useSchool } from '../session/session';
@@ -41,7 +42,9 @@ function StyleForm({ kept }: { kept: StyleView }) {
   return (
     <>
       <h1>{text('style.title')}</h1>
-      <p className="quiet">{text(lead ? 'style.intro' : 'style.leadOnly')}</p>
+      <p className="quiet">
+        {text(lead ? 'style.intro' : 'style.leadOnly')} <Link to="/templates">{text('templates.link')}</Link>
+      </p>
       <div className="style-page">
         <Form onSubmit={submit}>
           <fieldset disabled={!lead} className="settings">

@@ -1,10 +1,14 @@
 import { ladder } from './en-GB/ladder';
+import { lesson } from './en-GB/lesson';
+import { planning } from './en-GB/planning';
 import { school } from './en-GB/school';
 
 /** Every sentence and label of the screens, as ICU messages. */
 export const messages = {
   ...ladder,
   ...school,
+  ...lesson,
+  ...planning,
   loading: 'Loading …',
   'app.name': 'Bold Ladder',
   'app.about': 'Lessons from the order you teach in. The word list has not yet been read by a qualified teacher.',
@@ -173,6 +177,9 @@ export const messages = {
   'keys.w': 'On a word: why this one?',
   'keys.a': 'On a word: another one',
   'keys.k': 'On a word: keep it',
+  'keys.n': 'On a word: never again',
+  'keys.say': 'On a lesson: what to say',
+  'keys.g': 'On a lesson: what to gather',
   'keys.arrows': 'On the ladder: next rung; with Shift choose several',
   'keys.alt': 'On the ladder: carry the rung; Enter puts it, Esc leaves it',
   'keys.cut': 'On the ladder: cut, and paste after the chosen rung',

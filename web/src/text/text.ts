@@ -82,6 +82,7 @@ export function textOf(prefix: string, code: string, values: Record<string, stri
 
 /** A reason as the engine gives it, put into words. */
 export function reasonText(reason: Schemas['Reason']): string {
+  if (reason.code === 'too-few-for') return text('reason.too-few-for', { 0: textOf('activity', reason.arguments[0]!), 1: reason.arguments[1] ? textOf('activity', reason.arguments[1]) : 'undefined' });
   const shown = reason.code === 'uses-pattern' ? reason.arguments.map((a) => textOf('pattern', a)) : reason.arguments;
   return textOf('reason', reason.code, Object.fromEntries(shown.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : a])));
 }

@@ -41,10 +41,16 @@ public sealed class ChainMaker
     /// <param name="taught">Every word is decodable by it.</param>
     /// <param name="rarestZipf">The floor of commonness; words known at five stand above any floor. Null for what lessons use.</param>
     public ChainMaker(Lexicon lexicon, Taught taught, double? rarestZipf = null)
+        : this((rarestZipf is null ? lexicon.ForLessons : lexicon.Words).Where(w => MayStand(w, rarestZipf) && taught.CanRead(w)), taught.Accent)
     {
-        graph = new ChainGraph([.. (rarestZipf is null ? lexicon.ForLessons : lexicon.Words).Where(w => MayStand(w, rarestZipf) && taught.CanRead(w))]);
+    }
+
+    /// <summary>A maker over words that all can be read.</summary>
+    public ChainMaker(IEnumerable<Word> words, Accent accent)
+    {
+        graph = new ChainGraph([.. words]);
         sounds = new string?[graph.Words.Count];
-        accent = taught.Accent;
+        this.accent = accent;
     }
 
     private sealed record Path(int Word, ChainChange? Change, double Score, int Length, Path? Before);

@@ -53,7 +53,7 @@ public sealed class CrosswordWords(Lexicon lexicon, SentenceBank sentences, IRea
             for (var i = 1; i < sentence.Tokens.Length; i++)
             {
                 var word = sentence.Tokens[i].Word;
-                if (clues.ContainsKey(word.Spelling) || sentence.Tokens.Count(t => t.Word == word) > 1) continue;
+                if (clues.ContainsKey(word.Spelling) || char.IsUpper(sentence.Tokens[i].Written[0]) || sentence.Tokens.Count(t => t.Word == word) > 1) continue;
                 if (WithGap(sentence, i) is var clue && given.Add(clue)) clues[word.Spelling] = clue;
             }
         }
@@ -63,7 +63,7 @@ public sealed class CrosswordWords(Lexicon lexicon, SentenceBank sentences, IRea
     private static CrosswordClue.MissingWord WithGap(Sentence sentence, int at)
     {
         var written = sentence.Tokens[at].Written;
-        var end = written[written.TrimEnd('.', ',', '?', '!').Length..];
+        var end = Sentence.End(written);
         return new CrosswordClue.MissingWord(string.Join(' ', sentence.Tokens[..at].Select(t => t.Written)), end + string.Concat(sentence.Tokens[(at + 1)..].Select(t => " " + t.Written)));
     }
 

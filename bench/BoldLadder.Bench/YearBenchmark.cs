@@ -1,0 +1,60 @@
+using BenchmarkDotNet.Attributes;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Words;
+using BoldLadder.Tool;
+
+namespace BoldLadder.Bench;
+
+/// <summary>Planning two weeks for four groups and a whole ladder for one, beside finding all words that can be read; with half and the whole of the lexicon.</summary>
+public class YearBenchmark
+{
+    private const int Days = 10;
+
+    private Materials materials = null!;
+    private Ladder ladder = null!;
+    private Taught taught = null!;
+    private long seed;
+
+    /// <summary>The share of the lexicon's words, in percent.</summary>
+    [Params(50, 100)]
+    public int Words { get; set; }
+
+    [GlobalSetup]
+    public void Read()
+    {
+        var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
+        var kept = Words == 100 ? lexicon : new Lexicon(lexicon.Words.Where((_, i) => i % 2 == 0).Concat(lexicon.Names), "half");
+        materials = ProjectFolders.Materials(kept);
+        ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        taught = ladder.TaughtAfter(70, Leniencies.All, Accent.SouthernBritish);
+        new LessonSeries(ladder, materials, Leniencies.All, Accent.SouthernBritish, 20, 1).PlanNext();
+    }
+
+    [Benchmark(Baseline = true, Description = "find all words that can be read")]
+    public int AllReadable() => materials.Lexicon.Words.Count(new Taught(taught.Correspondences, taught.Patterns, taught.Free, taught.Leniencies, taught.Accent).CanRead);
+
+    [Benchmark(Description = "plan one lesson, rung 71")]
+    public Lesson One() => Plan(70, 1);
+
+    [Benchmark(Description = "plan two weeks for four groups")]
+    public Lesson? TwoWeeks()
+    {
+        Lesson? last = null;
+        foreach (var rung in new[] { 10, 40, 70, 100 }) last = Plan(rung, Days);
+        return last;
+    }
+
+    [Benchmark(Description = "plan a whole ladder for one group")]
+    public Lesson WholeLadder() => Plan(0, ladder.Rungs.Length);
+
+    private Lesson Plan(int from, int lessons)
+    {
+        var series = new LessonSeries(ladder, materials, Leniencies.All, Accent.SouthernBritish, 20, ++seed);
+        series.Skip(from);
+        Lesson last = null!;
+        for (var i = 0; i < lessons && series.HasNext; i++) last = series.PlanNext().Lesson;
+        return last;
+    }
+}

@@ -1,0 +1,80 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Lessons;
+
+/// <summary>
+/// One group's lessons up a ladder, a rung a lesson, each planned on what the ones before it taught and showed: a whole year in one go. Not for several threads
+/// at once.
+/// </summary>
+public sealed class LessonSeries(Ladder ladder, Materials materials, Leniencies leniencies, Accent accent, int minutes, long seed)
+{
+    private readonly Dictionary<Correspondence, int> seen = [];
+    private readonly Dictionary<string, int> words = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, int> texts = new(StringComparer.Ordinal);
+    private readonly Dictionary<ActivityKind, int> kinds = [];
+    private readonly List<Correspondence> newest = [];
+    private readonly List<string> tricky = [];
+    private Taught before = ladder.TaughtAfter(0, leniencies, accent);
+
+    /// <summary>How many lessons were planned: the index of the rung that comes next.</summary>
+    public int Lessons { get; private set; }
+
+    public bool HasNext => Lessons < ladder.Rungs.Length;
+
+    /// <summary>What the next lesson is made from.</summary>
+    public LessonRequest Next()
+    {
+        var at = Lessons;
+        return new LessonRequest(before, QuietDay.Filled(ladder.Rungs[at], ladder, [.. Enumerable.Reverse(newest)]), materials, [.. tricky], seen.ToDictionary(s => s.Key, s => at - s.Value),
+            [.. Enumerable.Reverse(newest)], words.ToDictionary(w => w.Key, w => at - w.Value), minutes, seed + at)
+        {
+            RecentTexts = texts.ToDictionary(t => t.Key, t => at - t.Value),
+            RecentKinds = kinds.ToDictionary(k => k.Key, k => at - k.Value),
+        };
+    }
+
+    /// <summary>Plans the next lesson and goes on past it.</summary>
+    public (LessonRequest Request, Lesson Lesson) PlanNext()
+    {
+        var request = Next();
+        var lesson = LessonPlanner.Plan(request);
+        Held(request, lesson);
+        return (request, lesson);
+    }
+
+    /// <summary>Goes on past so many rungs as if they had been taught, without planning them.</summary>
+    public void Skip(int rungs)
+    {
+        for (var i = 0; i < rungs && HasNext; i++) Teach(ladder.Rungs[Lessons]);
+    }
+
+    private void Held(LessonRequest request, Lesson lesson)
+    {
+        foreach (var activity in lesson.Activities)
+        {
+            kinds[activity.Kind] = Lessons;
+            foreach (var item in activity.Items)
+            {
+                foreach (var word in ReadByChildren.Words(item)) words[word] = Lessons;
+                if (item is CardItem card && Correspondence.TryParse(card.Correspondence, out var shown)) seen[shown] = Lessons;
+                if (item is SentenceItem sentence) texts[sentence.Text] = Lessons;
+                if (item is TextItem text) texts[text.Title] = Lessons;
+            }
+        }
+        Teach(ladder.Rungs[Lessons]);
+    }
+
+    private void Teach(Rung rung)
+    {
+        foreach (var one in rung.Correspondences)
+        {
+            seen[one] = Lessons;
+            newest.Add(one);
+        }
+        tricky.AddRange(rung.Tricky.Except(tricky));
+        before = before.With(rung.Correspondences, rung.Patterns);
+        Lessons++;
+    }
+}

@@ -1,0 +1,35 @@
+using BoldLadder.Core.Lessons.Choice;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Lessons;
+
+/// <summary>Adds easier and harder items of the same target to the words that are read or spelled, and the steps of their release. Source: docs/handbook.md, sections 5 and 6.</summary>
+internal static class Leveled
+{
+    private const int OfEach = 2;
+
+    public static Activity With(LessonWork work, Activity activity)
+    {
+        if (activity.Kind is not (ActivityKind.ReadWords or ActivityKind.SpellWords)) return activity;
+        var shown = activity.Items.OfType<WordItem>().ToList();
+        if (shown.Count == 0) return activity;
+        var (least, most) = (shown.Min(w => w.Taps), shown.Max(w => w.Taps));
+        var names = shown.Select(w => w.Word).ToHashSet();
+        var others = work.Own.Where(w => (w.IsKnown || w.Band == Band.Teach) && w.Segmentation.Taps <= most + OfEach && !names.Contains(w.Spelling)
+            && (activity.Kind == ActivityKind.ReadWords || !Choosers.SpellingChoosers.HasTwin(work.Request, w))).ToList();
+        var support = work.Choice($"{activity.Id}:support").Take(others.Where(w => w.IsKnown && w.Suffix is null && w.Segmentation.Taps <= Math.Max(2, least)), OfEach);
+        var stretch = work.Choice($"{activity.Id}:stretch").Take(others.Where(w => w.Segmentation.Taps >= most + 1 || (w.Segmentation.Taps >= most && w.Suffix is not null)), OfEach, support);
+        WordItem Item(string level, Word word) => Items.OfWord($"{activity.Id}:{level}", word, WordChoice.Explain(work.Request, word), meaning: Items.MeaningFor(work.Request, word));
+        var levels = support.Count + stretch.Count == 0 ? null : new Levels([.. support.Select(w => Item("support", w))], [.. stretch.Select(w => Item("stretch", w))]);
+        return activity with { Levels = levels, Steps = activity.Kind == ActivityKind.ReadWords ? Steps(work.Request.Release, activity.Items.Length) : null };
+    }
+
+    /// <summary>The steps over so many items: what the adult shows, what is done together, the rest alone; null for all together.</summary>
+    public static ReleaseSteps? Steps(ReleaseSteps? release, int items)
+    {
+        if (release is null || release.IDo + release.WeDo + release.YouDo == 0) return null;
+        var shows = Math.Min(release.IDo, Math.Max(0, items - 1));
+        var together = Math.Min(release.WeDo, items - shows);
+        return new ReleaseSteps(shows, together, items - shows - together);
+    }
+}

@@ -1,0 +1,100 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons.Choice;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Lessons;
+
+/// <summary>What a group can do with a word that a teacher typed.</summary>
+public enum OwnStatus
+{
+    Decodable,
+
+    /// <summary>Taught as a tricky word.</summary>
+    Tricky,
+    NotYet,
+
+    /// <summary>In no list and made from no known word: nobody can say for certain what reading it needs.</summary>
+    Unknown,
+
+    /// <summary>Not for children, or banned by the school.</summary>
+    LeftOut,
+}
+
+/// <summary>A typed word, judged.</summary>
+/// <param name="Needs">What was not taught by the day; empty unless the word is not yet.</param>
+/// <param name="Rung">The index of the rung after which it can be read; null for never on this ladder, or unknown.</param>
+/// <param name="Twin">A common word that sounds the same, where there is one.</param>
+public sealed record OwnVerdict(string Written, OwnStatus Status, Segmentation? Segmentation, ImmutableArray<Obstacle> Needs, int? Rung, string? Twin);
+
+/// <summary>Words and sentences that a teacher types into a lesson: judged at once, and made into items. Source: docs/handbook.md, section 6.</summary>
+public static class OwnItems
+{
+    /// <summary>Longer texts are not sentences.</summary>
+    public const int LongestText = 200;
+
+    /// <summary>A verdict for each word of the text, in order.</summary>
+    /// <param name="taught">What was taught by the part of the lesson.</param>
+    public static ImmutableArray<OwnVerdict> Judge(string text, Taught taught, IReadOnlySet<string> tricky, Lexicon lexicon, SentencePlaces places)
+    {
+        var finder = new WordFinder(lexicon);
+        return [.. text.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Where(t => t.Any(char.IsLetterOrDigit)).Select(t => Judge(t, finder, taught, tricky, lexicon, places))];
+    }
+
+    private static OwnVerdict Judge(string written, WordFinder finder, Taught taught, IReadOnlySet<string> tricky, Lexicon lexicon, SentencePlaces places)
+    {
+        var plain = Sentence.Plain(written);
+        var found = finder.Known(plain, char.IsUpper(written[0]))?.Word;
+        if (found is null) return new OwnVerdict(written, OwnStatus.Unknown, null, [], null, null);
+        if (found.Suitability == Suitability.Never) return new OwnVerdict(written, OwnStatus.LeftOut, found.Segmentation, [], null, null);
+        var needs = taught.Obstacles(found);
+        var status = needs.IsEmpty ? OwnStatus.Decodable : tricky.Contains(plain) ? OwnStatus.Tricky : OwnStatus.NotYet;
+        var twin = lexicon.Homophones(found, taught.Accent).Where(h => h.Zipf >= 3 || h.IsKnown).OrderByDescending(h => h.Zipf).FirstOrDefault()?.Spelling;
+        return new OwnVerdict(written, status, found.Segmentation, status == OwnStatus.NotYet ? needs : [], places.RungOf(found), twin);
+    }
+
+    /// <summary>True when the activity takes typed words one by one.</summary>
+    public static bool TakesWords(ActivityKind kind) => kind is ActivityKind.ReadWords or ActivityKind.ReadUnmarked or ActivityKind.ReadAtSpeed or ActivityKind.ReadAidedUnaided or ActivityKind.SpellWords
+        or ActivityKind.RecentWords or ActivityKind.TrickySoFar or ActivityKind.FindInWords;
+
+    /// <summary>True when the activity takes a typed sentence.</summary>
+    public static bool TakesSentences(ActivityKind kind) => kind is ActivityKind.ReadSentence or ActivityKind.DictateSentence or ActivityKind.HuntPage;
+
+    /// <summary>
+    /// The activity with what was typed put in; null with what stands in the way when children can't read it, with no verdicts when the activity does not take it.
+    /// </summary>
+    public static (Activity? Activity, ImmutableArray<OwnVerdict> Verdicts) Add(LessonRequest request, Activity activity, bool inRevisit, string text, SentencePlaces places)
+    {
+        var taught = inRevisit ? request.Before : request.After;
+        var verdicts = Judge(text, taught, (inRevisit ? request.TrickyBefore : request.TrickyToday).ToHashSet(), request.Lexicon, places);
+        if (verdicts.IsEmpty || verdicts.Any(v => v.Status is not (OwnStatus.Decodable or OwnStatus.Tricky))) return (null, verdicts);
+        ImmutableArray<Item> added;
+        if (TakesSentences(activity.Kind))
+        {
+            added = [new SentenceItem($"{activity.Id}:{text}", true, text, [.. verdicts.Select(v => new SentenceWord(v.Written, v.Status == OwnStatus.Tricky ? "tricky" : "decodable"))], [Reason.Of("by-hand")])];
+        }
+        else if (TakesWords(activity.Kind))
+        {
+            added = [.. verdicts.Select(v => OfWord(request, activity.Id, v, taught))];
+        }
+        else
+        {
+            return (null, []);
+        }
+        return (Pace.Timed(activity with { Items = [.. activity.Items, .. added.Where(a => activity.Items.All(i => i.Id != a.Id))] }, request.Pace), verdicts);
+    }
+
+    private static WordItem OfWord(LessonRequest request, string activity, OwnVerdict verdict, Taught taught)
+    {
+        var plain = Sentence.Plain(verdict.Written);
+        var cut = verdict.Segmentation!;
+        var known = request.Lexicon.Find(plain);
+        return new WordItem($"{activity}:{plain}", true, plain, cut.Graphemes, cut.Phonemes, [.. cut.Letters().Select(l => l.Part)], cut.Taps,
+            verdict.Status == OwnStatus.Tricky ? [.. Enumerable.Range(0, cut.Parts.Length).Where(i => !taught.Covers(cut.Parts[i]))] : [], false,
+            [Reason.Of("by-hand"), .. known is null ? [] : WordChoice.Explain(request, known).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("taps", cut.Taps.ToString(CultureInfo.InvariantCulture))],
+            known is null ? null : Items.MeaningFor(request, known));
+    }
+}

@@ -1,0 +1,47 @@
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
+
+namespace BoldLadder.Core.Lessons;
+
+/// <summary>
+/// What of an item children read or spell: this binds to what was taught. What only an adult says is not in it. Source: docs/handbook.md, section 4 (Decodable).
+/// </summary>
+public static class ReadByChildren
+{
+    private static readonly char[] Spaces = [' '];
+
+    /// <summary>Words of the lexicon, lower case.</summary>
+    public static IEnumerable<string> Words(Item item) => item switch
+    {
+        WordItem { Oral: true } => [],
+        WordItem word => [word.Word],
+        GapItem gap => [gap.Word],
+        ChoiceItem choice => [choice.Word],
+        SyllablesItem cut => [cut.Word],
+        LineItem line => line.Words.SelectMany(Words),
+        SortItem sort => sort.Words.Select(w => w.Word),
+        PictureItem picture => picture.Options.Append(picture.Word).Distinct(),
+        SentenceItem sentence => InSentence(sentence.Text),
+        TextItem text => text.Sentences.SelectMany(Words).Concat(InSentence(text.Title)),
+        CrosswordItem crossword => crossword.Lines.SelectMany(l => InSentence(l.Clue ?? "").Append(l.Word)),
+        MissingWordItem missing => InSentence($"{missing.Before} {missing.After}").Concat(missing.Options),
+        PromptItem prompt => prompt.Words,
+        BesideItem beside => beside.Cards.Select(c => c.Example).OfType<string>(),
+        PatternItem pattern => pattern.Examples?.SelectMany(e => e.Words) ?? [],
+        _ => [],
+    };
+
+    /// <summary>Correspondences that an item shows without a word of the lexicon round them.</summary>
+    public static IEnumerable<Correspondence> Correspondences(Item item) => item switch
+    {
+        CardItem card => Parsed(card.Correspondence),
+        SpellingsItem spellings => spellings.Correspondences.SelectMany(Parsed),
+        BesideItem beside => beside.Cards.SelectMany(c => Parsed(c.Correspondence)),
+        MadeUpItem made => Segmentation.Parse(made.Graphemes, made.Phonemes).Parts,
+        _ => [],
+    };
+
+    private static IEnumerable<Correspondence> Parsed(string notation) => Correspondence.TryParse(notation, out var one) ? [one] : [];
+
+    private static IEnumerable<string> InSentence(string text) => text.Split(Spaces, StringSplitOptions.RemoveEmptyEntries).Select(Sentence.Plain).Where(w => w.Length > 0 && w.Any(char.IsLetter));
+}

@@ -1,0 +1,95 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Text.Json;
+using BoldLadder.Core.Lessons.Choosers;
+
+namespace BoldLadder.Core.Lessons.Templates;
+
+/// <summary>How much a place in a template is wanted.</summary>
+public enum SlotNeed
+{
+    /// <summary>The lesson says so when it can't be filled.</summary>
+    Must,
+
+    /// <summary>Filled when there is something to fill it with.</summary>
+    IfAny,
+
+    /// <summary>Filled when minutes are left.</summary>
+    Room,
+}
+
+/// <summary>A place for one activity.</summary>
+/// <param name="Kinds">The activities that may stand there.</param>
+/// <param name="TakeTurns">True when the one that came longest ago comes first; false when the first that can be filled is taken.</param>
+/// <param name="Items">At most so many items.</param>
+public sealed record Slot(ImmutableArray<ActivityKind> Kinds, bool TakeTurns, SlotNeed Need, int Items);
+
+public sealed record TemplatePart(PartKind Kind, ImmutableArray<Slot> Slots);
+
+/// <summary>
+/// What a lesson of a kind of day and a length is built from: places for activities in the four parts. Shipped ones are data/templates; a school edits its own,
+/// also for one weekday. Source: docs/handbook.md, section 6.
+/// </summary>
+public sealed record LessonTemplate(LessonDay Day, int Minutes, ImmutableArray<TemplatePart> Parts)
+{
+    private const int MostSlots = 12;
+    private const int MostItems = 30;
+
+    private static readonly ImmutableArray<LessonTemplate> All = ReadShipped();
+
+    public static LessonTemplate Shipped(LessonDay day, int minutes) => All.Single(t => t.Day == day && t.Minutes == Pace.NearestLength(minutes));
+
+    /// <summary>How many words are read: what the shared set is as large as.</summary>
+    public int SetSize => Parts.SelectMany(p => p.Slots).Where(s => s.Kinds.Contains(ActivityKind.ReadWords)).Select(s => s.Items).FirstOrDefault(6);
+
+    /// <summary>True when an activity may stand in a part: in its own, and in Practise also what belongs to Revisit and Teach.</summary>
+    public static bool MayStand(ActivityKind kind, PartKind part) => Chooser.All[kind].Part is var own && (own == part || (part == PartKind.Practise && own < part));
+
+    public static string Write(LessonTemplate template) => JsonSerializer.Serialize(template, LessonDocument.Json);
+
+    /// <exception cref="FormatException">Not a template that can be used.</exception>
+    public static LessonTemplate Read(string json)
+    {
+        try
+        {
+            return (JsonSerializer.Deserialize<LessonTemplate>(json, LessonDocument.Json) ?? throw new FormatException("There is no template in this document.")).Checked();
+        }
+        catch (JsonException problem)
+        {
+            throw new FormatException($"This is not a lesson template: {problem.Message}", problem);
+        }
+    }
+
+    /// <summary>The template when it can be used.</summary>
+    /// <exception cref="FormatException">What is wrong, and what to do.</exception>
+    public LessonTemplate Checked()
+    {
+        if (!Pace.Lengths.Contains(Minutes)) throw new FormatException($"A template is for a lesson of {string.Join(", ", Pace.Lengths)} minutes.");
+        if (Parts.Select(p => p.Kind).Distinct().Count() != Parts.Length || !Parts.Select(p => p.Kind).SequenceEqual(Parts.Select(p => p.Kind).Order())) throw new FormatException("Give each part once, in its order.");
+        if (!Parts.Any(p => p.Kind == PartKind.Practise && p.Slots.Length > 0) || !Parts.Any(p => p.Kind == PartKind.Apply && p.Slots.Length > 0)) throw new FormatException("Practise and Apply need at least one activity each.");
+        foreach (var part in Parts)
+        {
+            if (part.Slots.Length > MostSlots) throw new FormatException($"Keep to {MostSlots} activities in a part.");
+            foreach (var slot in part.Slots)
+            {
+                if (slot.Kinds.IsDefaultOrEmpty || slot.Items is < 1 or > MostItems) throw new FormatException($"Each place needs an activity, and 1 to {MostItems} items.");
+                if (slot.Kinds.FirstOrDefault(k => !MayStand(k, part.Kind), (ActivityKind)(-1)) is var stranger && (int)stranger >= 0) throw new FormatException($"{JsonNamingPolicy.KebabCaseLower.ConvertName(stranger.ToString())} does not belong in this part. Move it to {Chooser.All[stranger].Part}.");
+            }
+        }
+        return this;
+    }
+
+    private static ImmutableArray<LessonTemplate> ReadShipped()
+    {
+        var rows = InventoryData.Rows("templates.tsv").ToList();
+        return [.. from day in Enum.GetValues<LessonDay>()
+                   from length in Pace.Lengths.Select((minutes, column) => (Minutes: minutes, Column: 4 + column))
+                   let own = rows.Where(r => Parse<LessonDay>(r[0]) == day && r[length.Column] != "-").ToList()
+                   select new LessonTemplate(day, length.Minutes, [.. own.GroupBy(r => Parse<PartKind>(r[1])).OrderBy(g => g.Key).Select(g => new TemplatePart(g.Key, [.. g.Select(r => Read(r, length.Column))]))]).Checked()];
+    }
+
+    private static Slot Read(string[] row, int column) => new([.. row[2].Split('|', '>').Select(Parse<ActivityKind>)], row[2].Contains('|', StringComparison.Ordinal), Parse<SlotNeed>(row[3]), int.Parse(row[column], CultureInfo.InvariantCulture));
+
+    private static T Parse<T>(string kebab)
+        where T : struct, Enum => Enum.Parse<T>(kebab.Replace("-", "", StringComparison.Ordinal), ignoreCase: true);
+}

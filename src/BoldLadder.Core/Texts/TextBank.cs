@@ -1,0 +1,45 @@
+using System.Collections.Immutable;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Words;
+
+namespace BoldLadder.Core.Texts;
+
+/// <summary>A short text for Apply: its sentences, and questions that the adult asks afterwards. Source: docs/handbook.md, section 6 (Apply).</summary>
+/// <param name="Name">The title as a sentence: children read it too.</param>
+public sealed record ShortText(Sentence Name, ImmutableArray<Sentence> Sentences, ImmutableArray<string> Questions)
+{
+    public string Title => Name.Text;
+
+    /// <summary>The title and the sentences.</summary>
+    public IEnumerable<Sentence> All => Sentences.Prepend(Name);
+}
+
+/// <summary>
+/// Short texts of our own. A file has, for each text, <c># title</c>, its sentences a line each, and its questions, each after <c>? </c>; blank lines
+/// may stand between texts.
+/// </summary>
+public sealed class TextBank
+{
+    /// <summary>A text with a word that is not in the lexicon is left out.</summary>
+    public TextBank(IEnumerable<string> lines, Lexicon lexicon)
+    {
+        var texts = ImmutableArray.CreateBuilder<ShortText>();
+        var (title, own, questions) = ("", new List<string>(), new List<string>());
+        foreach (var line in lines.Append("# "))
+        {
+            if (line.StartsWith("# ", StringComparison.Ordinal))
+            {
+                if (own.Count > 0 && Sentence.Read(title, lexicon) is { } name && new SentenceBank(own, lexicon).Sentences is var known && known.Length == own.Count) texts.Add(new ShortText(name, known, [.. questions]));
+                (title, own, questions) = (line[2..], [], []);
+            }
+            else if (line.StartsWith("? ", StringComparison.Ordinal)) questions.Add(line[2..]);
+            else if (line.Length > 0) own.Add(line);
+        }
+        Texts = texts.ToImmutable();
+    }
+
+    public ImmutableArray<ShortText> Texts { get; }
+
+    /// <summary>The texts whose every word is decodable or a taught tricky word.</summary>
+    public IEnumerable<ShortText> Readable(Taught taught, IReadOnlySet<string> tricky) => Texts.Where(t => t.All.All(s => s.CanBeRead(taught, tricky)));
+}

@@ -1,0 +1,37 @@
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Words;
+
+/// <summary>Where in a word something stands.</summary>
+public enum Standing
+{
+    Start,
+    Middle,
+    End,
+}
+
+/// <summary>What is asked of words; what is null or false does not matter. Source: docs/handbook.md, section 4.</summary>
+/// <param name="Letters">Letters that stand in the word, in a row.</param>
+/// <param name="With">A correspondence it has, <paramref name="At"/> the place.</param>
+/// <param name="Shape">Its word pattern, CVC.</param>
+/// <param name="Patterns">Patterns it has, all of them.</param>
+/// <param name="KnownOnly">Only words that children know at five.</param>
+public sealed record WordQuery(string? Letters = null, Correspondence? With = null, Standing? At = null, string? Shape = null, Patterns Patterns = Patterns.None, bool KnownOnly = false)
+{
+    public bool Fits(Word word) =>
+        (Letters is null || word.Spelling.Contains(Letters, StringComparison.Ordinal))
+        && (!KnownOnly || word.IsKnown)
+        && (Shape is null || word.Segmentation.Shape == Shape)
+        && (word.Patterns & Patterns) == Patterns
+        && (With is null || Stands(word));
+
+    private bool Stands(Word word)
+    {
+        for (var i = 0; i < word.Required.Length; i++)
+        {
+            if (word.Required[i].ReferenceNotation != With!.ReferenceNotation) continue;
+            if (At is null || At == (i == 0 ? Standing.Start : i == word.Required.Length - 1 ? Standing.End : Standing.Middle)) return true;
+        }
+        return false;
+    }
+}

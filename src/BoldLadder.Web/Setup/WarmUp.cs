@@ -1,0 +1,23 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Sounds;
+
+namespace BoldLadder.Web.Setup;
+
+/// <summary>
+/// Plans a few lessons for nobody right after the start, so that what is made once for a lexicon stands ready, and the first teacher of the day does not wait for it.
+/// </summary>
+public static class WarmUp
+{
+    private static readonly int[] Rungs = [30, 80];
+
+    public static void Run(WordData words)
+    {
+        foreach (var rung in Rungs)
+        {
+            var series = new LessonSeries(words.LettersFirst, words.Materials, Leniencies.All, Accent.SouthernBritish, Pace.Lengths[^1], rung);
+            series.Skip(rung);
+            for (var i = 0; i < 3 && series.HasNext; i++) series.PlanNext();
+        }
+    }
+}

@@ -1,0 +1,79 @@
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Store;
+using BoldLadder.Web.Schools;
+using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.Web.Templates;
+
+/// <summary>The template for a kind of day and a length.</summary>
+/// <param name="Own">True when it is the school's; false for the shipped one.</param>
+/// <param name="Weekday">1 for Monday; null for every day.</param>
+public sealed record TemplateView(LessonTemplate Template, int? Weekday, bool Own);
+
+/// <param name="Templates">One for each kind of day and length: the school's, or else the shipped one; and the school's for single weekdays.</param>
+/// <param name="Activities">What may be put in, with the part each belongs to and the seconds an item takes.</param>
+public sealed record TemplatesView(IReadOnlyList<TemplateView> Templates, IReadOnlyList<ActivityInfo> Activities);
+
+public sealed record ActivityInfo(ActivityKind Kind, PartKind Part, ResponseMode Response, int Seconds);
+
+public sealed record TemplateRequest(LessonTemplate Template, int? Weekday = null);
+
+/// <summary>What lessons are built from: shipped templates, and the school's own.</summary>
+public static class TemplateEndpoints
+{
+    public static void MapTemplates(this IEndpointRouteBuilder school)
+    {
+        school.MapGet("/templates", async (SchoolScope scope) => TypedResults.Ok(await View(scope))).WithName("getTemplates");
+        school.MapPut("/templates", Save).WithName("saveTemplate");
+        school.MapDelete("/templates/{day}/{minutes:int}", Remove).WithName("removeTemplate");
+    }
+
+    private static async Task<TemplatesView> View(SchoolScope scope)
+    {
+        var own = await scope.Store.LessonTemplates.AsNoTracking().ToListAsync();
+        var views = Enum.GetValues<LessonDay>().SelectMany(d => Pace.Lengths.Select(m => own.Find(t => t.Weekday is null && t.Document.Day == d && t.Document.Minutes == m) is { } mine
+            ? new TemplateView(mine.Document, null, true) : new TemplateView(LessonTemplate.Shipped(d, m), null, false)));
+        return new TemplatesView([.. views, .. own.Where(t => t.Weekday is not null).OrderBy(t => t.Weekday).Select(t => new TemplateView(t.Document, t.Weekday, true))],
+            [.. Chooser.All.Values.OrderBy(c => c.Kind).Select(c => new ActivityInfo(c.Kind, c.Part, c.Response, c.Seconds))]);
+    }
+
+    private static async Task<Results<Ok<TemplatesView>, ProblemHttpResult>> Save(TemplateRequest request, SchoolScope scope)
+    {
+        if (scope.LeadOnly() is { } refused) return refused;
+        if (request.Weekday is < 1 or > 7) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "bad-weekday", "Choose a day from Monday to Sunday, or every day.");
+        try
+        {
+            request.Template.Checked();
+        }
+        catch (FormatException problem)
+        {
+            return Problem.Of(StatusCodes.Status422UnprocessableEntity, "bad-template", problem.Message);
+        }
+        await scope.Lock(scope.School.SchoolId);
+        var all = await scope.Store.LessonTemplates.ToListAsync();
+        if (Find(all, request.Template.Day, request.Template.Minutes, request.Weekday) is { } kept) kept.Document = request.Template;
+        else scope.Store.LessonTemplates.Add(new StoredTemplate { SchoolId = scope.School.SchoolId, Id = Guid.CreateVersion7(), Weekday = request.Weekday, Document = request.Template });
+        scope.Audit("template-saved", scope.School.SchoolId);
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.Ok(await View(scope));
+    }
+
+    private static StoredTemplate? Find(List<StoredTemplate> all, LessonDay day, int minutes, int? weekday) => all.Find(t => t.Weekday == weekday && t.Document.Day == day && t.Document.Minutes == minutes);
+
+    /// <summary>Back to the shipped template, or for a weekday to that of every day.</summary>
+    private static async Task<Results<Ok<TemplatesView>, ProblemHttpResult>> Remove(string day, int minutes, SchoolScope scope, int? weekday = null)
+    {
+        if (scope.LeadOnly() is { } refused) return refused;
+        if (Kebab.Parse<LessonDay>(day) is { } kind && Find(await scope.Store.LessonTemplates.ToListAsync(), kind, minutes, weekday) is { } kept)
+        {
+            scope.Store.LessonTemplates.Remove(kept);
+            scope.Audit("template-removed", scope.School.SchoolId);
+            await scope.Store.SaveChangesAsync();
+        }
+        return TypedResults.Ok(await View(scope));
+    }
+}

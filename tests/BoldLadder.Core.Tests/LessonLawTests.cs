@@ -1,0 +1,144 @@
+using BoldLadder.Core.Activities.Chains;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choice;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+/// <summary>
+/// What holds of every lesson, whatever the ladder, rung, accent, length and seed: a rotation of them here, many more in the deep run.
+/// </summary>
+public class LessonLawTests
+{
+    /// <summary>Each ladder in turn with another accent and length; all of them together in the deep run.</summary>
+    public static TheoryData<int, string, int, long> Years
+    {
+        get
+        {
+            var years = new TheoryData<int, string, int, long>();
+            for (var ladder = 0; ladder < 3; ladder++)
+            {
+                for (var accent = 0; accent < 3; accent++)
+                {
+                    for (var length = 0; length < 4; length++)
+                    {
+                        if (Given.Deep || (accent == ladder && length == ladder)) years.Add(ladder, Accent.All[accent].Id, Pace.Lengths[length], 100 + (12 * ladder) + (4 * accent) + length);
+                    }
+                }
+            }
+            return years;
+        }
+    }
+
+    private static IEnumerable<(LessonRequest Request, Lesson Lesson)> Year(int ladder, string accent, int minutes, long seed)
+    {
+        var series = new LessonSeries(Given.Ladders.ElementAt(ladder), Given.Materials, Leniencies.All, Accent.Parse(accent), minutes, seed);
+        while (series.HasNext) yield return series.PlanNext();
+    }
+
+    [Theory]
+    [MemberData(nameof(Years))]
+    public void Every_lesson_of_a_year_keeps_the_rules(int ladder, string accent, int minutes, long seed)
+    {
+        var (score, lessons) = (0.0, 0);
+        foreach (var (request, lesson) in Year(ladder, accent, minutes, seed))
+        {
+            var where = $"rung {lessons + 1} ({request.Today.Label}), seed {request.Seed}";
+            var problems = LessonCheck.Problems(lesson, request.Before, request.After, request.TrickyToday.ToHashSet(), request.Lexicon);
+            Assert.True(problems.IsEmpty, $"{where}: {string.Join("; ", problems.Select(p => $"{p.ItemId} {string.Join(' ', p.Reasons.Select(r => r.Arguments[0]))}"))}");
+            Assert.True(lesson.Minutes <= minutes, $"{where}: {lesson.Minutes} of {minutes} minutes");
+            Assert.True(lesson.Parts.Length >= 3 && lesson.Parts.All(p => p.Activities.Length > 0) && lesson.Activities.All(a => a.Items.Length > 0), $"{where}: an empty part or activity");
+            Assert.Equal(lesson.Activities.Count(), lesson.Activities.Select(a => a.Id).Distinct().Count());
+            foreach (var activity in lesson.Activities) HoldsFor(request, lesson, activity, where);
+            score += LessonScore.Of(request, lesson).Total;
+            lessons++;
+        }
+        // A regression in choosing is seen here: lessons score above this on every shipped ladder.
+        Assert.True(score / lessons >= LowestScore, $"a mean score of {score / lessons:F3}");
+    }
+
+    private const double LowestScore = 0.8;
+
+    private static void HoldsFor(LessonRequest request, Lesson lesson, Activity activity, string where)
+    {
+        var part = lesson.Parts.Single(p => p.Activities.Contains(activity)).Kind;
+        var words = activity.Items.SelectMany(ReadByChildren.Words).Select(w => (request.Lexicon.Find(w) ?? request.Lexicon.FindName(w))!).ToList();
+        Assert.All(words, w => Assert.True(w.Suitability == Suitability.Use, $"{where} {activity.Id}: {w}"));
+        Assert.All(activity.Items.OfType<WordItem>().Where(i => i.Oral).Select(i => Given.Word(i.Word)), w => Assert.True(w.IsForLessons && w.IsKnown, $"{where} {activity.Id}: {w} is said"));
+        Assert.Equal(activity.Items.Length, activity.Items.Select(i => i.Id).Distinct().Count());
+        Assert.Equal(Chooser.All[activity.Kind].Response, activity.Response);
+        if (part == PartKind.Revisit && request.Today.Kind == RungKind.Lesson)
+        {
+            Assert.All(activity.Items.SelectMany(ReadByChildren.Correspondences), c => Assert.DoesNotContain(c, request.Today.Correspondences));
+        }
+        switch (activity.Kind)
+        {
+            case ActivityKind.ReadWords or ActivityKind.SpellWords or ActivityKind.ReadUnmarked or ActivityKind.ReadAtSpeed or ActivityKind.WordChain when request.Today.TeachesSomething:
+                Assert.True(words.Count(w => Usable.Shows(request.Today, w)) * 3 >= words.Count * 2, $"{where} {activity.Id}: too little of what is new");
+                break;
+        }
+        switch (activity.Kind)
+        {
+            case ActivityKind.ReadWords:
+                Assert.Equal(words.Count, words.Select(w => Lexicon.SoundsIn(request.After.Accent, w)).Distinct().Count());
+                Assert.True(words.Zip(words.Skip(1)).All(p => p.First.Segmentation.Taps <= p.Second.Segmentation.Taps), $"{where}: not easy to hard");
+                break;
+            case ActivityKind.SpellWords:
+                Assert.All(activity.Items.Cast<WordItem>(), i => Assert.True(i.Sentence is not null || !request.Lexicon.Homophones(Given.Word(i.Word), request.After.Accent).Any(h => h.Zipf >= 3 || h.IsKnown), $"{where}: {i.Word} sounds like another and has no sentence"));
+                break;
+            case ActivityKind.WordChain:
+                Assert.All(words.Zip(words.Skip(1)), p => Assert.NotNull(ChainSteps.Between(p.First.Segmentation, p.Second.Segmentation)));
+                break;
+            case ActivityKind.ChooseSpelling:
+                Assert.All(activity.Items.Cast<ChoiceItem>(), c => Assert.True(c.Options.Length > 1 && c.Options.Contains(c.Graphemes.Split('|')[c.Gap]) && !request.Lexicon.Homophones(Given.Word(c.Word), request.After.Accent).Any(), $"{where}: {c.Word}"));
+                break;
+            case ActivityKind.SortWords:
+                Assert.All(activity.Items.Cast<SortItem>(), s => Assert.True(s.Headings.Length > 1 && s.Words.GroupBy(w => w.Heading).All(g => g.Count() > 1), where));
+                break;
+            case ActivityKind.PictureToWord:
+                Assert.All(activity.Items.Cast<PictureItem>(), p => Assert.True(p.Options.Contains(p.Word) && p.Options.Length > 1 && request.Materials.Pictures[p.Word] == p.Picture, where));
+                break;
+            case ActivityKind.MadeUpWords:
+                Assert.All(activity.Items.Cast<MadeUpItem>(), m => Assert.Null(request.Lexicon.Find(m.Word)));
+                break;
+        }
+    }
+
+    [Fact]
+    public void Every_kind_of_activity_comes_in_some_lesson_or_can_be_put_into_one()
+    {
+        var missing = Chooser.All.Keys.ToHashSet();
+        for (var ladder = 0; ladder < 3; ladder++)
+        {
+            var series = new LessonSeries(Given.Ladders.ElementAt(ladder), Given.Materials, Leniencies.All, Accent.SouthernBritish, 20, 5);
+            while (series.HasNext && missing.Count > 0)
+            {
+                var request = series.Next() with { Missed = [.. series.Next().Newest.Take(2)], Phrases = series.Next().Today.Correspondences.ToDictionary(c => c.Notation, _ => "up a tree") };
+                if (series.Lessons % 9 == 3 || request.Today.Patterns != Patterns.None)
+                {
+                    var lesson = LessonPlanner.Plan(request);
+                    foreach (var kind in missing.ToList())
+                    {
+                        if (LessonPlanner.Another(request, lesson, Chooser.All[kind].Part, kind, 3) is { } made && LessonCheck.Problems(lesson with { Parts = [new LessonPart(Chooser.All[kind].Part, [made])] }, request.Before, request.After, request.TrickyToday.ToHashSet(), request.Lexicon).IsEmpty) missing.Remove(kind);
+                    }
+                }
+                series.Skip(1);
+            }
+        }
+        Assert.Empty(missing);
+    }
+
+    [Fact]
+    public void The_same_stamp_gives_the_same_lesson()
+    {
+        foreach (var rung in new[] { 4, 33, 90 })
+        {
+            Assert.Equal(LessonDocument.Write(LessonPlanner.Plan(Given.Request(rung, 7))), LessonDocument.Write(LessonPlanner.Plan(Given.Request(rung, 7))));
+        }
+    }
+}

@@ -1,0 +1,134 @@
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
+using BoldLadder.Core.Words;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+/// <summary>What a teacher types, what a school says of words, what is mended and what is gathered.</summary>
+public class OwnItemsTests
+{
+    private static readonly SentencePlaces Places = new(Given.LettersFirst, Leniencies.All, Accent.SouthernBritish);
+
+    private static (LessonRequest Request, Lesson Lesson) Day(int rung)
+    {
+        var request = Given.Request(rung, 3);
+        return (request, LessonPlanner.Plan(request));
+    }
+
+    [Theory]
+    [InlineData("pin", OwnStatus.Decodable, "")]
+    [InlineData("ship", OwnStatus.NotYet, "sh=ʃ")]
+    [InlineData("the", OwnStatus.Tricky, "")]
+    [InlineData("brumpeltosh", OwnStatus.Unknown, "")]
+    public void A_typed_word_gets_a_verdict_with_what_stands_in_the_way(string typed, OwnStatus status, string needs)
+    {
+        var (request, _) = Day(24);
+        var verdict = OwnItems.Judge(typed, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon, Places).Single();
+        Assert.Equal((status, needs), (verdict.Status, string.Join(' ', verdict.Needs)));
+    }
+
+    [Fact]
+    public void A_word_that_must_not_reach_a_child_is_left_out_however_it_is_typed()
+    {
+        var never = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Never).Spelling;
+        foreach (var typed in new[] { never, never.ToUpperInvariant(), $"“{never}!”" })
+        {
+            Assert.Equal(OwnStatus.LeftOut, OwnItems.Judge(typed, Day(60).Request.After, new HashSet<string>(), Given.Lexicon, Places).Single().Status);
+        }
+    }
+
+    [Fact]
+    public void A_verdict_says_on_which_rung_the_word_becomes_readable_and_what_it_sounds_like()
+    {
+        var (request, _) = Day(24);
+        var verdict = OwnItems.Judge("Sea!", request.After, new HashSet<string>(), Given.Lexicon, Places).Single();
+        Assert.Equal(Given.RungOf("ea=iː"), verdict.Rung);
+        Assert.Equal("see", verdict.Twin);
+    }
+
+    [Fact]
+    public void A_typed_sentence_that_can_be_read_becomes_an_item_and_any_other_is_given_back_with_its_verdicts()
+    {
+        var (request, lesson) = Day(26);
+        var read = LessonPlanner.Another(request, lesson, PartKind.Apply, ActivityKind.ReadSentence, 1)!;
+        var (with, _) = OwnItems.Add(request, read, false, "The dog sat on a big red van.", Places);
+        Assert.IsType<SentenceItem>(with!.Items[^1]);
+        var (without, verdicts) = OwnItems.Add(request, read, false, "The dog sat on a ship.", Places);
+        Assert.Null(without);
+        Assert.Equal(OwnStatus.NotYet, verdicts[^1].Status);
+        Assert.Null(OwnItems.Add(request, read with { Kind = ActivityKind.Crossword }, false, "dog", Places).Activity);
+    }
+
+    [Fact]
+    public void A_repair_replaces_only_what_broke()
+    {
+        var (request, lesson) = Day(40);
+        // The last three correspondences turn out not to be taught.
+        var lost = request.Newest.Take(3).ToList();
+        var weaker = request with { Before = Given.Taught(string.Join(' ', request.Before.Correspondences.Except(lost).Where(c => !c.IsBath).Select(c => c.Notation)), Leniencies.All, request.Before.Patterns) };
+        var fresh = new LessonRequest(weaker.Before, request.Today, request.Materials, request.TrickyBefore, request.Recall, [.. request.Newest.Skip(3)], request.RecentWords, request.Minutes, request.Seed);
+        var problems = LessonCheck.Problems(lesson, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon);
+        Assert.NotEmpty(problems);
+        var mended = LessonRepair.Of(fresh, lesson, problems);
+        Assert.Empty(LessonCheck.Problems(mended, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon));
+        var broken = problems.Select(p => p.ItemId).ToHashSet();
+        var sound = lesson.Activities.Where(a => a.Kind != ActivityKind.WordChain).SelectMany(a => a.Items).Select(i => i.Id).Where(i => !broken.Contains(i)).ToHashSet();
+        Assert.Superset(sound, mended.Activities.SelectMany(a => a.Items).Select(i => i.Id).ToHashSet());
+        Assert.Same(mended, LessonRepair.Of(fresh, mended, []));
+    }
+
+    [Fact]
+    public void A_school_bans_allows_and_corrects_words_over_the_shared_ones()
+    {
+        var asked = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Ask).Spelling;
+        var never = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Never).Spelling;
+        var own = SchoolWords.Over(Given.Lexicon,
+        [
+            new("ship", SchoolVerdict.Ban, null, "x"), new(asked, SchoolVerdict.Allow, null, "x"), new(never, SchoolVerdict.Allow, null, "x"),
+            new("often", SchoolVerdict.Correct, SchoolWords.Cut("often", "o|f|t|e|n", "ɒ|f|t|ə|n"), "x"), new("nosuchword", SchoolVerdict.Ban, null, "x"),
+        ]);
+        Assert.Equal((Suitability.Never, Suitability.Use, Suitability.Never), (own.Find("ship")!.Suitability, own.Find(asked)!.Suitability, own.Find(never)!.Suitability));
+        Assert.DoesNotContain(own.ForLessons, w => w.Spelling == "ship");
+        Assert.Equal("o|f|t|e|n", own.Find("often")!.Segmentation.Graphemes);
+        Assert.Same(Given.Word("cat"), own.Find("cat"));
+        Assert.StartsWith(Given.Lexicon.Hash + "+", own.Hash, StringComparison.Ordinal);
+        Assert.Same(Given.Lexicon, SchoolWords.Over(Given.Lexicon, []));
+        Assert.Throws<FormatException>(() => SchoolWords.Cut("often", "o|f|e|n", "ɒ|f|ə|n"));
+        Assert.Throws<FormatException>(() => SchoolWords.Cut("often", "o|f|t|e|n", "ɒ|f"));
+    }
+
+    [Fact]
+    public void What_to_gather_has_each_card_once_and_tiles_for_the_word_that_needs_most()
+    {
+        var lessons = new[] { 30, 31, 32 }.Select(r => Day(r).Lesson).ToList();
+        var gathered = Gathering.Of(lessons);
+        var spelled = lessons.SelectMany(l => l.Activities).Where(a => a.Kind == ActivityKind.SpellWords).SelectMany(a => a.Items).OfType<WordItem>().ToList();
+        Assert.All(spelled, w => Assert.All(w.Graphemes.Split('|').GroupBy(g => g), g => Assert.True(gathered.Tiles.Single(t => t.Grapheme == g.Key).Count >= g.Count())));
+        Assert.Equal(gathered.Words.Length, gathered.Words.Select(w => w.Word).Distinct().Count());
+        Assert.Superset(lessons.SelectMany(l => l.Activities).SelectMany(a => a.Items).OfType<CardItem>().Select(c => c.Correspondence).ToHashSet(), gathered.Cards.Select(c => c.Correspondence).ToHashSet());
+        Assert.Empty(Gathering.Of([]).Cards);
+    }
+
+    [Theory]
+    [InlineData("sh=ʃ", Standing.End, "fish", true)]
+    [InlineData("sh=ʃ", Standing.End, "ship", false)]
+    [InlineData("sh=ʃ", null, "ship", true)]
+    [InlineData("a=ɑː", null, "bath", true)]
+    [InlineData("ow=aʊ", Standing.Middle, "town", true)]
+    public void A_query_asks_where_a_correspondence_stands(string with, Standing? at, string word, bool fits) =>
+        Assert.Equal(fits, new WordQuery(With: Correspondence.Parse(with), At: at).Fits(Given.Word(word)));
+
+    [Fact]
+    public void A_query_asks_all_things_at_once()
+    {
+        var query = new WordQuery(Letters: "ee", Shape: "CVC", KnownOnly: true);
+        Assert.True(query.Fits(Given.Word("feet")));
+        Assert.False(query.Fits(Given.Word("tree")));
+        Assert.True(new WordQuery(Patterns: Patterns.SuffixIng | Patterns.JoinDouble).Fits(Given.Word("running")));
+        Assert.False(new WordQuery(Patterns: Patterns.SuffixIng | Patterns.JoinDouble).Fits(Given.Word("singing")));
+    }
+}

@@ -1,0 +1,52 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { answered, client } from '../api/client';
+import { Board } from '../board/BoardPage';
+import { LessonSheet } from '../lesson/LessonSheet';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { Mark } from '../shell/Mark';
+import { usePageTitle } from '../shell/usePageTitle';
+import { applyStyle } from '../style/useStyle';
+import { dayText, setLanguage, text } from '../text/text';
+
+/** Today's lesson for a cover adult: no account, no other page, nothing about any child. The key stays behind the # and reaches no server log. */
+export function CoverPage() {
+  const [key] = useState(() => window.location.hash.slice(1));
+  const [teaching, setTeaching] = useState(false);
+  const cover = useQuery({ queryKey: ['cover', key], enabled: key.length > 0, retry: false, staleTime: Infinity, queryFn: () => answered(client.POST('/api/cover', { body: { key } })) });
+  usePageTitle(cover.data ? text('cover.page', { group: cover.data.groupName, date: dayText(cover.data.date) }) : text('app.name'));
+  useEffect(() => {
+    document.documentElement.classList.add('printing');
+    return () => document.documentElement.classList.remove('printing');
+  }, []);
+  if (!key) return <p className="page">{text('cover.noKey')}</p>;
+  if (cover.isPending) return <Loading />;
+  if (cover.error) {
+    return (
+      <main className="page">
+        <ErrorNote problem={cover.error} />
+      </main>
+    );
+  }
+  const view = cover.data;
+  setLanguage(view.language);
+  applyStyle(view.style);
+  if (teaching) return <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => setTeaching(false)} />;
+  return (
+    <main className="page">
+      <div className="no-print print-bar">
+        <span className="brand">
+          <Mark /> {view.schoolName}
+        </span>
+        <span>{text('cover.welcome')}</span>
+        <Button onClick={() => setTeaching(true)}>{text('cover.board')}</Button>
+        <Button variant="outline-primary" onClick={() => window.print()}>
+          {text('lesson.print')}
+        </Button>
+      </div>
+      <LessonSheet lesson={view.lesson} groupName={view.groupName} date={view.date} rungLabel={view.rungLabel} say />
+    </main>
+  );
+}

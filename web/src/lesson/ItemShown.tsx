@@ -1,0 +1,222 @@
+import { Fragment } from 'react';
+import { labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
+import { GapWord } from '../words/GapWord';
+import { MarkedWord } from '../words/MarkedWord';
+import { CrosswordGrid } from './CrosswordGrid';
+import type { Activity, CrosswordItem, Item, SentenceItem } from './lesson';
+import { Picture } from './Picture';
+
+interface Props {
+  item: Item;
+  kind: Activity['kind'];
+  broken?: boolean;
+  /** On paper: no tooltips, answers beside what is asked. */
+  print?: boolean;
+}
+
+/** Any item but a word tile, as a lesson's page and its print show it. */
+export function ItemShown({ item, kind, broken = false, print = false }: Props) {
+  const card = `card-item literacy${broken ? ' broken' : ''}`;
+  switch (item.$type) {
+    case 'card':
+      if (kind === 'mouth-cue') return <p className="cue">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds.split('+').map((s) => textOf('mouth', s)).join(' ')}`}</p>;
+      return (
+        <span className={card} title={print ? undefined : [soundText(item.sounds), ...item.reasons.map(reasonText)].join(' · ')}>
+          {item.grapheme}
+        </span>
+      );
+    case 'word':
+      return (
+        <span className={`word-plain literacy${broken ? ' broken' : ''}`} title={print ? undefined : item.reasons.map(reasonText).join(' · ')}>
+          <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} hideMarks={kind === 'read-unmarked' || kind === 'read-at-speed' || item.oral} />
+          {flagOf(item.reasons) && <small>{flagOf(item.reasons)}</small>}
+        </span>
+      );
+    case 'pattern':
+      return (
+        <div className="pattern-item">
+          <strong>{textOf('pattern', item.pattern)}</strong>
+          {(item.examples ?? []).map((e) => (
+            <span key={e.sounds}>
+              {e.sounds && `${soundText(e.sounds)} `}
+              <span className="literacy">{e.words.join(', ')}</span>
+            </span>
+          ))}
+        </div>
+      );
+    case 'sentence':
+      return <SentenceShown item={item} broken={broken} kind={kind} print={print} />;
+    case 'made-up':
+      return (
+        <span className={card} title={print ? undefined : [`/${item.phonemes.replaceAll('|', ' ')}/`, ...item.reasons.map(reasonText)].join(' · ')}>
+          <MarkedWord word={item.word} marks={item.marks} />
+        </span>
+      );
+    case 'gap':
+      return (
+        <span className={card} title={item.word}>
+          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} />
+          {print && <small>{item.word}</small>}
+        </span>
+      );
+    case 'choice':
+      return (
+        <span className={card} title={item.word}>
+          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} />
+          <small>{item.options.join(` ${text('choice.or')} `)}</small>
+        </span>
+      );
+    case 'spellings':
+      return (
+        <span className="spellings">
+          <span>{saysText(item.sounds, item.keyWord)}</span>
+          {item.graphemes.map((g) => (
+            <span key={g} className="card-item literacy">
+              {g}
+            </span>
+          ))}
+        </span>
+      );
+    case 'clue':
+      return (
+        <p className="clue">
+          {item.clue.charAt(0).toUpperCase() + item.clue.slice(1)}? <strong className="literacy">{item.word}</strong>
+        </p>
+      );
+    case 'beside':
+      return (
+        <div className="beside">
+          {item.cards.map((c, i) => (
+            <span key={c.correspondence} className={`beside-card${i === 0 ? ' beside-today' : ''}`}>
+              <span className="literacy beside-grapheme">{c.grapheme}</span>
+              <span>{saysText(c.sounds, c.keyWord)}</span>
+              {c.example && <span className="literacy">{c.example}</span>}
+              {i === 0 && <small>{text('beside.today')}</small>}
+            </span>
+          ))}
+          <span className="quiet">{text(item.bySound ? 'beside.line' : 'beside.soundLine')}</span>
+        </div>
+      );
+    case 'syllables':
+      return <span className={card}>{item.syllables.join('·')}</span>;
+    case 'line':
+      return (
+        <p className={`word-line literacy${broken ? ' broken' : ''}`}>
+          {item.words.map((w) => (
+            <span key={w.id}>
+              <MarkedWord word={w.word} marks={w.marks as number[]} />
+            </span>
+          ))}
+        </p>
+      );
+    case 'sort':
+      return (
+        <div className="sort">
+          <p className="quiet small mb-1">{textOf('sort', item.by)}</p>
+          <div className="sort-columns">
+            {item.headings.map((heading, h) => (
+              <div key={heading} className="sort-column">
+                <strong className={item.by === 'spelling' ? 'literacy' : undefined}>{item.by === 'position' ? textOf('card', heading) : item.by === 'spelling' ? heading : soundText(heading)}</strong>
+                {item.words
+                  .filter((w) => w.heading === h)
+                  .map((w) => (
+                    <span key={w.word} className="literacy">
+                      <MarkedWord word={w.word} marks={w.marks} />
+                    </span>
+                  ))}
+              </div>
+            ))}
+          </div>
+        </div>
+      );
+    case 'picture':
+      return (
+        <span className={`picture-item${broken ? ' broken' : ''}`}>
+          <Picture name={item.picture} word={item.word} />
+          <span className="literacy">{item.options.length > 0 ? item.options.join(' · ') : item.word}</span>
+        </span>
+      );
+    case 'text':
+      return (
+        <div className={`text-item${broken ? ' broken' : ''}`}>
+          <h4 className="literacy">{item.title}</h4>
+          <p className="literacy text-body">{item.sentences.map((s) => s.text).join(' ')}</p>
+          <p className="mb-0">
+            <strong>{text('text.questions')}:</strong> {item.questions.join(' ')}
+          </p>
+        </div>
+      );
+    case 'crossword':
+      return (
+        <div className="crossword-item">
+          <CrosswordGrid item={item} answers={!print} />
+          <CrosswordClues item={item} />
+        </div>
+      );
+    case 'missing-word':
+      return (
+        <p className={`sentence literacy${broken ? ' broken' : ''}`}>
+          {item.before} <span className="blank">____</span>
+          {item.after} <small>{item.options.join(' · ')}</small>
+        </p>
+      );
+    case 'prompt':
+      return (
+        <p className="prompt">
+          {textOf('prompt', item.code)} <strong>{text('prompt.words')}:</strong> <span className="literacy">{item.words.join(', ')}</span>
+        </p>
+      );
+    default:
+      return null;
+  }
+}
+
+function CrosswordClues({ item }: { item: CrosswordItem }) {
+  return (
+    <div className="crossword-clues">
+      {([true, false] as const).map((across) => (
+        <div key={String(across)}>
+          <strong>{text(across ? 'crossword.across' : 'crossword.down')}</strong>
+          <ul>
+            {item.lines
+              .filter((l) => l.across === across)
+              .map((l) => (
+                <li key={l.word}>
+                  {l.number} {l.picture ? <Picture name={l.picture} size={40} /> : <span className="literacy">{l.clue}</span>}
+                </li>
+              ))}
+          </ul>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function SentenceShown({ item, broken, kind, print }: { item: SentenceItem; broken: boolean; kind: Activity['kind']; print: boolean }) {
+  return (
+    <div className={broken ? 'broken' : undefined}>
+      <p className="literacy sentence">
+        {item.words.map((w, i) => (
+          <Fragment key={i}>
+            {i > 0 && ' '}
+            <span className={w.status === 'tricky' ? 'word-tricky' : undefined}>{w.text}</span>
+          </Fragment>
+        ))}
+      </p>
+      {item.pictures && (
+        <p className="pictures">
+          {item.pictures.map((p) => (
+            <Picture key={p} name={p} size={print ? 48 : 72} />
+          ))}
+        </p>
+      )}
+      {kind !== 'hunt-page' && <p className="quiet small mb-0">{item.reasons.map((r) => reasonText({ ...r, arguments: r.arguments.map(labelText) })).join(' · ')}</p>}
+    </div>
+  );
+}
+
+/** What the adult must know of a word at a glance: a near miss, the same letters with another job. */
+function flagOf(reasons: readonly { code: string; arguments: readonly string[] }[]): string {
+  const flag = reasons.find((r) => ['near-miss', 'has-not', 'another-job', 'not-here', 'has-sound'].includes(r.code));
+  return flag ? reasonText({ code: flag.code, arguments: [...flag.arguments] }) : '';
+}

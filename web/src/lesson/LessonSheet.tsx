@@ -1,0 +1,96 @@
+import { countOf, dayText, isQuietDay, labelText, saysText, text, textOf } from '../text/text';
+import { MarkedWord } from '../words/MarkedWord';
+import { LevelsLine, sayText } from './ActivityView';
+import { ItemShown } from './ItemShown';
+import { minutesOf, type Activity, type Item, type LessonView } from './lesson';
+
+interface Props {
+  lesson: LessonView['lesson'];
+  groupName: string;
+  date: string;
+  rungLabel: string;
+  /** With a line of what to say for each activity, in place of the box for notes. */
+  say: boolean;
+}
+
+/** A lesson on a page: everything to show and say, in order. */
+export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) {
+  // One page, however much is on it.
+  const activities = lesson.parts.reduce((sum, p) => sum + p.activities.length, 0);
+  const size = activities + (say ? 4 : 0) > 14 ? 'small' : activities + (say ? 4 : 0) > 11 ? 'middle' : 'full';
+  return (
+    <div className={`sheet sheet-${size}${say ? ' sheet-say' : ''}`}>
+      <header>
+        <h1>{text('lesson.title', { group: groupName, date: dayText(date) })}</h1>
+        <p className="sheet-new">
+          {!isQuietDay(rungLabel) && text('lesson.new', { what: '' })}
+          <span className={lesson.target.length > 0 ? 'literacy' : ''}> {labelText(rungLabel)}</span>
+        </p>
+      </header>
+      {say && <p className="sheet-clean">{text('cover.clean')}</p>}
+      {lesson.parts.map((part) => (
+        <section key={part.kind}>
+          <h2>
+            {textOf('part', part.kind)} <span>{text('print.minutes', { minutes: minutesOf(part.seconds ?? 0) })}</span>
+          </h2>
+          {part.activities.map((activity) => (
+            <div key={activity.id} className="sheet-activity">
+              <h3>
+                {textOf('activity', activity.kind)} <span>{textOf('response', activity.response)}</span>
+              </h3>
+              {say && <p className="sheet-line">{sayText(activity)}</p>}
+              <div className="sheet-items">
+                {activity.items.map((item) => (
+                  <SheetItem key={item.id} item={item} activity={activity} />
+                ))}
+              </div>
+              {activity.levels && <LevelsLine activity={activity} />}
+            </div>
+          ))}
+        </section>
+      ))}
+      {lesson.remark && (
+        <p className="sheet-remark">
+          {text('print.note')} {lesson.remark}
+        </p>
+      )}
+      {!say && <p className="sheet-note">{text('print.note')}</p>}
+      <footer>{text('print.footer', { group: groupName, date: dayText(date) })}</footer>
+    </div>
+  );
+}
+
+function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
+  if (item.$type === 'word' && activity.kind !== 'has-sound' && activity.kind !== 'find-in-words') {
+    return (
+      <span className="literacy sheet-word">
+        <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />
+        {activity.kind === 'spell-words' && <small>{countOf(item)}</small>}
+        {item.sentence && <small>“{item.sentence}”</small>}
+        {item.meaning && <small>({item.meaning})</small>}
+      </span>
+    );
+  }
+  if (item.$type === 'card' && activity.kind === 'new-correspondence') {
+    return (
+      <span className="sheet-card">
+        <b className="literacy">{item.grapheme}</b>
+        <span>
+          {saysText(item.sounds, item.keyWord)}. {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })}{' '}
+          {text(item.canBeHeld ? 'card.held' : 'card.short')}
+        </span>
+      </span>
+    );
+  }
+  if (item.$type === 'card' && item.positions) {
+    const at = item.positions;
+    return (
+      <span>
+        <b className="literacy">{item.grapheme}</b> {text('card.start')} {at.start}% <span className="literacy">{at.startExample}</span> · {text('card.middle')} {at.middle}%{' '}
+        <span className="literacy">{at.middleExample}</span> · {text('card.end')} {at.end}% <span className="literacy">{at.endExample}</span>
+      </span>
+    );
+  }
+  if (item.$type === 'card' && activity.kind !== 'mouth-cue') return <b className="literacy sheet-grapheme">{item.grapheme}</b>;
+  return <ItemShown item={item} kind={activity.kind} print />;
+}

@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { Button, Form, Modal } from 'react-bootstrap';
+import { useQuery } from '@tanstack/react-query';
+import { answered, client } from '../api/client';
+import { useSchool } from '../session/session';
+import { text } from '../text/text';
+import type { Command, LessonView } from './lesson';
+
+/** The teacher's own note for the day. */
+export function Remark({ view, editable, busy, onCommand }: { view: LessonView; editable: boolean; busy: boolean; onCommand: (command: Command) => void }) {
+  const kept = view.lesson.remark ?? '';
+  const [typed, setTyped] = useState(kept);
+  if (!editable) return kept ? <p className="remark">{kept}</p> : null;
+  return (
+    <Form.Group controlId="remark" className="remark">
+      <Form.Label>{text('lesson.remark')}</Form.Label>
+      <Form.Control as="textarea" rows={2} maxLength={1000} value={typed} onChange={(e) => setTyped(e.target.value)} aria-describedby="remark-help" />
+      <div className="remark-foot">
+        <Form.Text id="remark-help">{text('lesson.remarkHelp')}</Form.Text>
+        <Button size="sm" variant="outline-primary" disabled={busy || typed.trim() === kept} onClick={() => onCommand({ type: 'set-remark', text: typed })}>
+          {text('lesson.remarkSave')}
+        </Button>
+      </div>
+    </Form.Group>
+  );
+}
+
+/** Takes over another group's lesson of the same day. */
+export function CopyDialog({ view, onCommand, onHide }: { view: LessonView; onCommand: (command: Command) => void; onHide: () => void }) {
+  const { school } = useSchool();
+  const groups = useQuery({ queryKey: ['groups', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })) });
+  const others = (groups.data ?? []).filter((g) => g.id !== view.groupId);
+  const [from, setFrom] = useState('');
+  return (
+    <Modal show onHide={onHide} animation={false} aria-labelledby="copy-title">
+      <Modal.Body>
+        <h2 id="copy-title">{text('lesson.copy')}</h2>
+        <p>{text('lesson.copyHelp')}</p>
+        <Form.Select value={from} aria-label={text('lesson.copy')} onChange={(e) => setFrom(e.target.value)}>
+          <option value="" />
+          {others.map((g) => (
+            <option key={g.id} value={g.id}>
+              {g.name}
+            </option>
+          ))}
+        </Form.Select>
+        <div className="dialog-actions mt-3">
+          <Button
+            disabled={from === ''}
+            onClick={() => {
+              onCommand({ type: 'copy', fromGroup: from, fromDate: view.date });
+              onHide();
+            }}
+          >
+            {text('lesson.copyDo')}
+          </Button>
+          <Button variant="outline-secondary" onClick={onHide}>
+            {text('close.cancel')}
+          </Button>
+        </div>
+      </Modal.Body>
+    </Modal>
+  );
+}

@@ -1,0 +1,47 @@
+import { useDeferredValue, useState, type FormEvent } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { text, textOf } from '../text/text';
+import { useVerdicts, type Activity, type LessonView, type PartKind } from './lesson';
+import { VerdictLine } from './VerdictLine';
+
+interface Props {
+  view: LessonView;
+  part: PartKind;
+  activity: Activity;
+  busy: boolean;
+  onAdd: (typed: string) => void;
+}
+
+/** A word or a sentence of one's own: judged while it is typed, taken when the group can read it. */
+export function TypeOwn({ view, part, activity, busy, onAdd }: Props) {
+  const [typed, setTyped] = useState('');
+  const settled = useDeferredValue(typed.trim());
+  const verdicts = useVerdicts(view, part, settled);
+  const shown = settled.length > 0 ? (verdicts.data ?? []) : [];
+  const readable = shown.length > 0 && settled === typed.trim() && !verdicts.isFetching && shown.every((v) => v.status === 'decodable' || v.status === 'tricky');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (!readable) return;
+    onAdd(settled);
+    setTyped('');
+  };
+  return (
+    <Form onSubmit={submit} className="type-own">
+      <Form.Control
+        size="sm"
+        className="literacy"
+        value={typed}
+        maxLength={200}
+        placeholder={text('lesson.type')}
+        aria-label={text('lesson.typeFor', { activity: textOf('activity', activity.kind) })}
+        onChange={(e) => setTyped(e.target.value)}
+      />
+      <Button type="submit" size="sm" disabled={!readable || busy}>
+        {text('lesson.add')}
+      </Button>
+      <div className="verdicts" role="status">
+        {shown.length === 0 ? <span className="quiet">{text('lesson.typeHelp')}</span> : shown.map((v, i) => <VerdictLine key={i} verdict={v} />)}
+      </div>
+    </Form>
+  );
+}

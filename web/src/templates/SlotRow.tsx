@@ -1,0 +1,90 @@
+import { Button, Form } from 'react-bootstrap';
+import type { Schemas } from '../api/client';
+import { text, textOf } from '../text/text';
+import type { Slot } from './template';
+
+interface Props {
+  slot: Slot;
+  part: Schemas['PartKind'];
+  activities: readonly Schemas['ActivityInfo'][];
+  editable: boolean;
+  isFirst: boolean;
+  isLast: boolean;
+  onChange: (slot: Slot) => void;
+  onMove: (by: -1 | 1) => void;
+  onRemove: () => void;
+}
+
+const ORDER = ['revisit', 'teach', 'practise', 'apply'];
+
+/** One place of a template: which activities may stand there, how many items, and when it is filled. */
+export function SlotRow({ slot, part, activities, editable, isFirst, isLast, onChange, onMove, onRemove }: Props) {
+  const may = activities.filter((a) => !slot.kinds.includes(a.kind) && (a.part === part || (part === 'practise' && ORDER.indexOf(a.part) < ORDER.indexOf(part))));
+  return (
+    <div className="slot">
+      <div className="slot-kinds">
+        {slot.kinds.map((kind) => (
+          <span key={kind} className="chip">
+            {textOf('activity', kind)}
+            {editable && slot.kinds.length > 1 && (
+              <button type="button" aria-label={text('templates.removeKind', { activity: textOf('activity', kind) })} onClick={() => onChange({ ...slot, kinds: slot.kinds.filter((k) => k !== kind) })}>
+                ×
+              </button>
+            )}
+          </span>
+        ))}
+        {editable && (
+          <Form.Select
+            size="sm"
+            value=""
+            aria-label={text('templates.addKind')}
+            onChange={(e) => e.target.value && onChange({ ...slot, kinds: [...slot.kinds, e.target.value as Slot['kinds'][number]] })}
+          >
+            <option value="">{text('templates.addKind')}</option>
+            {may.map((a) => (
+              <option key={a.kind} value={a.kind}>
+                {textOf('activity', a.kind)}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+        {slot.kinds.length > 1 && (
+          <Form.Select size="sm" disabled={!editable} value={slot.takeTurns ? 'turns' : 'first'} aria-label={text('templates.turns')} onChange={(e) => onChange({ ...slot, takeTurns: e.target.value === 'turns' })}>
+            <option value="turns">{text('templates.turns')}</option>
+            <option value="first">{text('templates.first')}</option>
+          </Form.Select>
+        )}
+      </div>
+      <Form.Control
+        size="sm"
+        type="number"
+        min={1}
+        max={30}
+        disabled={!editable}
+        value={slot.items}
+        aria-label={text('templates.items')}
+        onChange={(e) => onChange({ ...slot, items: Math.min(30, Math.max(1, Number(e.target.value) || 1)) })}
+      />
+      <Form.Select size="sm" disabled={!editable} value={slot.need} aria-label={text('templates.need')} onChange={(e) => onChange({ ...slot, need: e.target.value as Slot['need'] })}>
+        {(['must', 'if-any', 'room'] as const).map((need) => (
+          <option key={need} value={need}>
+            {text(`templates.need.${need}`)}
+          </option>
+        ))}
+      </Form.Select>
+      {editable && (
+        <span className="slot-buttons">
+          <Button size="sm" variant="link" disabled={isFirst} onClick={() => onMove(-1)}>
+            {text('templates.up')}
+          </Button>
+          <Button size="sm" variant="link" disabled={isLast} onClick={() => onMove(1)}>
+            {text('templates.down')}
+          </Button>
+          <Button size="sm" variant="link" onClick={onRemove}>
+            {text('templates.remove')}
+          </Button>
+        </span>
+      )}
+    </div>
+  );
+}

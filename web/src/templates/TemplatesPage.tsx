@@ -1,0 +1,139 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { useTemplates } from '../lesson/lesson';
+import { PartIcon } from '../lesson/PartIcon';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { usePageTitle } from '../shell/usePageTitle';
+import { text, textOf, weekdayText } from '../text/text';
+import { SlotRow } from './SlotRow';
+import { added, changed, moved, removed, secondsOf, type Slot, type Template } from './template';
+
+const DAYS = ['new', 'sound-family', 'second-sound', 'pattern', 'tricky-word', 'few-words', 'review', 'assessment', 'recap', 'sort'] as const;
+const LENGTHS = [15, 20, 25, 30];
+
+/** What lessons are built from, by kind of day, length and weekday. */
+export function TemplatesPage() {
+  const templates = useTemplates();
+  const [day, setDay] = useState<Template['day']>('new');
+  const [minutes, setMinutes] = useState(20);
+  const [weekday, setWeekday] = useState<number | null>(null);
+  usePageTitle(text('templates.title'));
+  if (templates.isPending) return <Loading />;
+  if (templates.error) return <ErrorNote problem={templates.error} retry={() => void templates.refetch()} />;
+  const every = templates.data.templates.find((t) => t.weekday === null && t.template.day === day && t.template.minutes === minutes)!;
+  const own = templates.data.templates.find((t) => t.weekday === weekday && t.template.day === day && t.template.minutes === minutes);
+  const kept = own ?? { ...every, weekday, own: false };
+  return (
+    <>
+      <h1>{text('templates.title')}</h1>
+      <p className="quiet">{text('templates.intro')}</p>
+      <div className="template-choice">
+        <Form.Group controlId="template-day">
+          <Form.Label>{text('templates.day')}</Form.Label>
+          <Form.Select value={day} onChange={(e) => setDay(e.target.value as Template['day'])}>
+            {DAYS.map((d) => (
+              <option key={d} value={d}>
+                {text(`day.${d}`)}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="template-minutes">
+          <Form.Label>{text('templates.minutes')}</Form.Label>
+          <Form.Select value={minutes} onChange={(e) => setMinutes(Number(e.target.value))}>
+            {LENGTHS.map((m) => (
+              <option key={m} value={m}>
+                {text('groups.minutes', { minutes: m })}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="template-weekday">
+          <Form.Label>{text('templates.weekday')}</Form.Label>
+          <Form.Select value={weekday ?? ''} onChange={(e) => setWeekday(e.target.value === '' ? null : Number(e.target.value))}>
+            <option value="">{text('templates.everyDay')}</option>
+            {[1, 2, 3, 4, 5].map((d) => (
+              <option key={d} value={d}>
+                {weekdayText(d)}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      </div>
+      <Editor key={`${day}-${minutes}-${weekday}-${kept.own}`} kept={kept} activities={templates.data.activities} />
+    </>
+  );
+}
+
+function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activities: readonly Schemas['ActivityInfo'][] }) {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const [template, setTemplate] = useState<Template>(kept.template);
+  const settle = { onSuccess: (all: Schemas['TemplatesView']) => queries.setQueryData(['templates', school.id], all) };
+  const path = { schoolId: school.id };
+  const save = useMutation({ mutationFn: () => answered(client.PUT('/api/schools/{schoolId}/templates', { params: { path }, body: { template, weekday: kept.weekday } })), ...settle });
+  const back = useMutation({
+    mutationFn: () =>
+      answered(
+        client.DELETE('/api/schools/{schoolId}/templates/{day}/{minutes}', {
+          params: { path: { ...path, day: template.day, minutes: template.minutes }, query: kept.weekday === null ? {} : { weekday: kept.weekday } },
+        }),
+      ),
+    ...settle,
+  });
+  const editable = school.role === 'lead';
+  const seconds = secondsOf(template, activities);
+  return (
+    <>
+      <p>
+        <span className="status">{text(kept.own ? 'templates.own' : 'templates.shipped')}</span> {text('templates.sum', { minutes: Math.round(seconds.must / 60), total: template.minutes, maybe: Math.round(seconds['if-any'] / 60), room: Math.round(seconds.room / 60) })}
+      </p>
+      {template.parts.map((part, p) => (
+        <section key={part.kind} className={`part part-${part.kind}`}>
+          <h2>
+            <PartIcon part={part.kind} /> {textOf('part', part.kind)}
+          </h2>
+          <div className="slots">
+            {part.slots.map((slot, s) => (
+              <SlotRow
+                key={s}
+                slot={slot}
+                part={part.kind}
+                activities={activities}
+                editable={editable}
+                isFirst={s === 0}
+                isLast={s === part.slots.length - 1}
+                onChange={(next: Slot) => setTemplate(changed(template, p, s, next))}
+                onMove={(by) => setTemplate(moved(template, p, s, by))}
+                onRemove={() => setTemplate(removed(template, p, s))}
+              />
+            ))}
+          </div>
+          {editable && (
+            <Button size="sm" variant="link" onClick={() => setTemplate(added(template, p, activities))}>
+              {text('templates.addSlot')}
+            </Button>
+          )}
+        </section>
+      ))}
+      {(save.error ?? back.error) && <ErrorNote problem={(save.error ?? back.error)!} />}
+      {editable && (
+        <p className="dialog-actions">
+          <Button disabled={save.isPending || JSON.stringify(template) === JSON.stringify(kept.template)} onClick={() => save.mutate()}>
+            {text('templates.save')}
+          </Button>
+          {kept.own && (
+            <Button variant="outline-secondary" disabled={back.isPending} onClick={() => back.mutate()}>
+              {text('templates.back')}
+            </Button>
+          )}
+          {kept.own && !save.isPending && <span role="status">{text('templates.saved')}</span>}
+        </p>
+      )}
+    </>
+  );
+}

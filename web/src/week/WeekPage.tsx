@@ -1,0 +1,179 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, ButtonGroup } from 'react-bootstrap';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { answered, client, type Schemas } from '../api/client';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { usePageTitle } from '../shell/usePageTitle';
+import { dayText, isQuietDay, labelText, shortDayText, teachingText, text, textOf } from '../text/text';
+import { usePlanning } from './usePlanning';
+
+type Day = Schemas['WeekDayView'];
+
+/** All groups by days: what is planned, what is empty, what broke; and planning it all in one go. */
+export function WeekPage() {
+  const { school } = useSchool();
+  const { date = school.today } = useParams();
+  const [params] = useSearchParams();
+  const weeks = params.get('weeks') === '2' ? 2 : 1;
+  const week = useQuery({
+    queryKey: ['week', school.id, date, weeks],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/weeks/{date}', { params: { path: { schoolId: school.id, date }, query: { weeks } } })),
+  });
+  usePageTitle(text('nav.week'));
+  if (week.isPending) return <Loading />;
+  if (week.error) return <ErrorNote problem={week.error} retry={() => void week.refetch()} />;
+  return <Week week={week.data} weeks={weeks} />;
+}
+
+function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
+  const planning = usePlanning();
+  const cells = week.groups.flatMap((group) => group.days.map((day) => ({ group, day })));
+  const empty = cells.filter(({ day }) => day.label !== null && day.status === null);
+  const broken = cells.filter(({ day }) => day.broken > 0 && day.expected === null);
+  const slipped = cells.filter(({ day }) => day.expected !== null && !day.edited);
+  const job = planning.job;
+  const to = (days: number) => `/week/${shifted(week.from, days)}${weeks === 2 ? '?weeks=2' : ''}`;
+  return (
+    <>
+      <div className="page-head">
+        <div>
+          <h1>{text('week.title', { date: dayText(week.from) })}</h1>
+          <p className="quiet mb-0">{text('week.intro')}</p>
+        </div>
+        <div className="week-nav">
+          <Link to={to(-7)}>← {text('week.previous')}</Link>
+          <Link to={to(7)}>{text('week.next')} →</Link>
+          <ButtonGroup size="sm">
+            {[1, 2].map((n) => (
+              <Link key={n} className={`btn btn-sm btn-outline-primary${n === weeks ? ' active' : ''}`} aria-current={n === weeks} to={`/week/${week.from}${n === 2 ? '?weeks=2' : ''}`}>
+                {text(n === 1 ? 'week.one' : 'week.two')}
+              </Link>
+            ))}
+          </ButtonGroup>
+        </div>
+      </div>
+      <div className="week-actions" role="status">
+        {job ? (
+          <>
+            <progress max={job.total} value={job.done} aria-label={text('week.planning', { at: job.done, total: job.total })} />
+            <span>{text('week.planning', { at: Math.min(job.done + 1, job.total), total: job.total })}</span>
+            <Button size="sm" variant="outline-secondary" onClick={planning.stop}>
+              {text('week.stop')}
+            </Button>
+          </>
+        ) : (
+          <>
+            {empty.length > 0 ? (
+              <Button onClick={() => void planning.plan(empty.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date })))}>{text('week.plan', { count: empty.length })}</Button>
+            ) : (
+              <span className="quiet">{text('week.planned')}</span>
+            )}
+            {broken.length > 0 && (
+              <Button
+                variant="outline-primary"
+                onClick={() => void planning.change(broken.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })), 'repair')}
+              >
+                {text('week.mend', { count: broken.length })}
+              </Button>
+            )}
+            {slipped.length > 0 && (
+              <Button
+                variant="outline-primary"
+                title={text('week.againHelp')}
+                onClick={() => void planning.change(slipped.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })), 'plan-again')}
+              >
+                {text('week.again', { count: slipped.length })}
+              </Button>
+            )}
+          </>
+        )}
+      </div>
+      {planning.failed.map((f) => (
+        <p key={f} className="flag-note">
+          {f}
+        </p>
+      ))}
+      {Array.from({ length: weeks }, (_, w) => (
+        <div key={w} className="week-scroll">
+          <table className="week">
+            <thead>
+              <tr>
+                <th scope="col">{text('week.group')}</th>
+                {week.days.slice(5 * w, 5 * w + 5).map((d) => (
+                  <th key={d} scope="col">
+                    {shortDayText(d)}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {week.groups.map((group) => (
+                <tr key={group.groupId}>
+                  <th scope="row">
+                    {group.name}
+                    <span className="quiet small d-block">{text('groups.minutes', { minutes: group.lessonMinutes })}</span>
+                  </th>
+                  {group.days.slice(5 * w, 5 * w + 5).map((day) => (
+                    <td key={day.date}>
+                      <DayCell groupId={group.groupId} name={group.name} day={day} available={group.lessonMinutes} />
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      ))}
+      <div className="week-notes">
+        {week.groups.map((group) => (
+          <section key={group.groupId} className="panel">
+            <h2>{group.name}</h2>
+            <p className="quiet">{text('week.total', { minutes: group.minutes })}</p>
+            <Notes title={text('week.repeats')} items={group.repeats.map((r) => text('week.times', { what: r.what, count: r.count }))} />
+            <Notes title={text('week.missing')} items={group.missing.map((m) => text('week.ago', { what: teachingText(m.what), count: m.count }))} />
+            <Link to={`/groups/${group.groupId}/gather/${week.from}?days=5`}>{text('lesson.gather')}</Link>
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Notes({ title, items }: { title: string; items: string[] }) {
+  if (items.length === 0) return null;
+  return (
+    <p>
+      <strong>{title}:</strong> {items.slice(0, 8).join(', ')}
+      {items.length > 8 && ' …'}
+    </p>
+  );
+}
+
+function DayCell({ groupId, name, day, available }: { groupId: string; name: string; day: Day; available: number }) {
+  if (day.label === null) return <span className="quiet">{text('week.none')}</span>;
+  const label = <span className={isQuietDay(day.label) ? 'week-label' : 'week-label literacy'}>{labelText(day.label)}</span>;
+  return (
+    <Link className={`week-day${day.status === null ? ' week-empty' : ''}${day.broken > 0 || day.expected ? ' week-broken' : ''}`} to={`/groups/${groupId}/lessons/${day.date}`} aria-label={`${name}, ${dayText(day.date)}`}>
+      {label}
+      {day.status === null ? (
+        <span className="quiet small">{text('week.empty')}</span>
+      ) : (
+        <span className="small">
+          <span className={`status status-${day.status}`}>{textOf('status', day.status)}</span>{' '}
+          <span className={day.minutes > available ? 'too-long' : 'quiet'}>{text('week.minutes', { minutes: day.minutes })}</span>
+        </span>
+      )}
+      {day.edited && day.status === 'planned' && <span className="small quiet">{text('week.edited')}</span>}
+      {day.broken > 0 && <span className="small">{text('week.broken', { count: day.broken })}</span>}
+      {day.expected && <span className="small">{text('week.expected', { what: labelText(day.expected) })}</span>}
+    </Link>
+  );
+}
+
+function shifted(date: string, days: number): string {
+  const day = new Date(`${date}T00:00:00Z`);
+  day.setUTCDate(day.getUTCDate() + days);
+  return day.toISOString().slice(0, 10);
+}
