@@ -153,7 +153,9 @@ function Notes({ title, items }: { title: string; items: string[] }) {
 
 function DayCell({ groupId, name, day, available }: { groupId: string; name: string; day: Day; available: number }) {
   if (day.label === null) return <span className="quiet">{text('week.none')}</span>;
-  const label = <span className={isQuietDay(day.label) ? 'week-label' : 'week-label literacy'}>{labelText(day.label)}</span>;
+  // Graphemes stand as children see them; days and patterns are named in words.
+  const named = labelText(day.label);
+  const label = <span className={named !== day.label || isQuietDay(day.label) ? 'week-label' : 'week-label literacy'}>{named}</span>;
   return (
     <Link className={`week-day${day.status === null ? ' week-empty' : ''}${day.broken > 0 || day.expected ? ' week-broken' : ''}`} to={`/groups/${groupId}/lessons/${day.date}`} aria-label={`${name}, ${dayText(day.date)}`}>
       {label}
