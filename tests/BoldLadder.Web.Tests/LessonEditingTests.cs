@@ -121,6 +121,10 @@ public sealed class LessonEditingTests : IAsyncLifetime
             if (day is 3 or 4 or 5) continue;
             Assert.DoesNotContain((await lead.Open(school.Otters, Today.AddDays(day))).Lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), w => w == word.Word);
         }
+        async Task<bool> KeptOut() => (await lead.Get<Words.WordView>($"/api/schools/{school.School}/words/{word.Word}")).Groups.Single(g => g.GroupId == school.Otters).KeptOut;
+        Assert.True(await KeptOut());
+        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, $"/api/schools/{school.School}/groups/{school.Otters}/kept-out/{word.Word}")).StatusCode);
+        Assert.False(await KeptOut());
     }
 
     [Fact]

@@ -120,9 +120,12 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
     /// <summary>Changes that a person asks of the engine: with no other, a lesson counts as nobody's work yet.</summary>
     private static readonly string[] ByEngine = ["plan-again", "repair"];
 
-    /// <summary>Of these lessons, those that someone changed by hand.</summary>
-    public async Task<HashSet<Guid>> ChangedByHand(IReadOnlyCollection<Guid> lessons) => [.. await scope.Store.LessonChanges
-        .Where(c => lessons.Contains(c.LessonId) && !ByEngine.Contains(c.Command)).Select(c => c.LessonId).Distinct().ToListAsync()];
+    /// <summary>Of these lessons, those that someone changed by hand since they were last made as a whole.</summary>
+    public async Task<HashSet<Guid>> ChangedByHand(IReadOnlyCollection<Guid> lessons)
+    {
+        var changes = await scope.Store.LessonChanges.Where(c => lessons.Contains(c.LessonId)).Select(c => new { c.LessonId, c.Command, c.Version }).ToListAsync();
+        return [.. changes.GroupBy(c => c.LessonId).Where(l => l.OrderBy(c => c.Version).Aggregate(false, (byHand, c) => c.Command != "plan-again" && (byHand || !ByEngine.Contains(c.Command)))).Select(l => l.Key)];
+    }
 
     /// <summary>
     /// Makes the group's next planned lesson anew after one was closed, so that what was missed, or not taught, is in it; one that someone changed by hand stays.

@@ -5,6 +5,7 @@ using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Alike;
 using BoldLadder.Core.Words.Facts;
 using BoldLadder.Store;
+using BoldLadder.Web.Groups;
 using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
@@ -37,7 +38,8 @@ public sealed record WordPartView(string Notation, string Grapheme, string Sound
 
 public sealed record PairView(string Word, string Sound, string Other);
 
-public sealed record GroupVerdictView(Guid GroupId, string Group, VerdictView Verdict);
+/// <param name="KeptOut">True when the word is not to come in this group's lessons; no reason is kept.</param>
+public sealed record GroupVerdictView(Guid GroupId, string Group, VerdictView Verdict, bool KeptOut);
 
 /// <summary>What the school says of a word.</summary>
 public sealed record SchoolWordView(string Word, SchoolVerdict Verdict, string? Graphemes, string? Phonemes, string Reason, DateTime At);
@@ -58,6 +60,7 @@ public static class WordEndpoints
         school.MapGet("/words/{word}", Show).WithName("getWord");
         school.MapPut("/words/{word}/verdict", Say).WithName("sayOfWord");
         school.MapDelete("/words/{word}/verdict", TakeBack).WithName("takeBackWord");
+        school.MapDelete("/groups/{groupId:guid}/kept-out/{word}", LetComeAgain).WithName("letComeAgain");
         school.MapGet("/school-words", async (SchoolScope scope) => TypedResults.Ok<IReadOnlyList<SchoolWordView>>([.. scope.Words.OrderBy(w => w.Spelling, StringComparer.Ordinal).Select(View)])).WithName("listSchoolWords");
     }
 
@@ -113,7 +116,7 @@ public static class WordEndpoints
             var before = day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent);
             var needs = before.Obstacles(known);
             var status = known.Suitability == Suitability.Never ? OwnStatus.LeftOut : needs.IsEmpty ? OwnStatus.Decodable : day.Progress.TrickyBefore(day.Ahead).Contains(plain) ? OwnStatus.Tricky : OwnStatus.NotYet;
-            groups.Add(new GroupVerdictView(group.Id, group.Name, making.Verdicts(day, [new OwnVerdict(plain, status, known.Segmentation, status == OwnStatus.NotYet ? needs : [], making.Places(day).RungOf(known), null)])[0]));
+            groups.Add(new GroupVerdictView(group.Id, group.Name, making.Verdicts(day, [new OwnVerdict(plain, status, known.Segmentation, status == OwnStatus.NotYet ? needs : [], making.Places(day).RungOf(known), null)])[0], group.Avoid.Contains(plain)));
         }
         var alike = Alike(work, words, scope);
         return TypedResults.Ok(new WordView(plain, found.Source, known.Segmentation.Graphemes, string.Join('|', scope.Accent.Sounds(known)), Items.MarksOf(known), known.Segmentation.Taps, known.Segmentation.SoundCount, known.Segmentation.Shape,
@@ -149,6 +152,17 @@ public static class WordEndpoints
         await LessonChanges.SetVerdict(scope, word, request.Verdict, cut, reason);
         await scope.Store.SaveChangesAsync();
         return TypedResults.Ok(View(await scope.Store.SchoolWords.AsNoTracking().SingleAsync(w => w.Spelling == word)));
+    }
+
+    /// <summary>Takes a word off the list of those that are not to come in a group's lessons.</summary>
+    private static async Task<Results<NoContent, ProblemHttpResult>> LetComeAgain(Guid groupId, string word, SchoolScope scope)
+    {
+        var (group, problem) = await GroupEndpoints.Find(scope, groupId);
+        if (group is null) return problem!;
+        var kept = await scope.Store.Groups.SingleAsync(g => g.Id == groupId);
+        kept.Avoid = [.. kept.Avoid.Where(w => w != word)];
+        await scope.Store.SaveChangesAsync();
+        return TypedResults.NoContent();
     }
 
     private static async Task<Results<NoContent, ProblemHttpResult>> TakeBack(string word, SchoolScope scope)

@@ -47,7 +47,10 @@ export function WordPanel({ word }: { word: string }) {
       )}
       <h3>{text('words.groups')}</h3>
       {w.groups.map((g) => (
-        <VerdictLine key={g.groupId} verdict={g.verdict} name={g.group} />
+        <div key={g.groupId}>
+          <VerdictLine verdict={g.verdict} name={g.group} />
+          {g.keptOut && <KeptOut groupId={g.groupId} word={w.word} />}
+        </div>
       ))}
       <h3>{text('words.parts')}</h3>
       <ul className="word-parts">
@@ -64,6 +67,24 @@ export function WordPanel({ word }: { word: string }) {
       <Others title={text('words.pairs')} words={w.oneSoundApart.map((p) => p.word)} />
       <SchoolSays word={w} />
     </section>
+  );
+}
+
+/** A word that is not to come in a group's lessons, until someone lets it. */
+function KeptOut({ groupId, word }: { groupId: string; word: string }) {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const letCome = useMutation({
+    mutationFn: () => answered(client.DELETE('/api/schools/{schoolId}/groups/{groupId}/kept-out/{word}', { params: { path: { schoolId: school.id, groupId, word } } })),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['word'] }),
+  });
+  return (
+    <p className="flag-note">
+      {text('words.keptOut')}{' '}
+      <Button size="sm" variant="outline-primary" disabled={letCome.isPending} onClick={() => letCome.mutate()}>
+        {text('words.letCome')}
+      </Button>
+    </p>
   );
 }
 

@@ -153,6 +153,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
               />
               <h3>{text('style.madeUp')}</h3>
               <Choice name="made-up" ids={['in-lessons', 'only-in-checks', 'never']} prefix="style.madeUp" value={style.madeUpWords} onChange={(v) => change({ madeUpWords: v })} />
+              <Form.Check id="style-meanings" label={text('style.meanings')} checked={style.meanings ?? true} onChange={(e) => change({ meanings: e.target.checked })} />
               <h3>{text('style.release')}</h3>
               <div className="form-line">
                 {(['iDo', 'weDo', 'youDo'] as const).map((step) => (

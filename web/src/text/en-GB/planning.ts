@@ -118,6 +118,8 @@ export const planning = {
   'words.verdict.correct': 'cut or said otherwise',
   'words.schoolList': 'What our school says of words',
   'words.empty': 'Nothing fits all of this. Take one thing away.',
+  'words.keptOut': 'Kept out of this group’s lessons.',
+  'words.letCome': 'Let it come again',
   'words.fromStart': 'from the start',
   'words.never': 'never on this ladder',
   'templates.title': 'Lesson templates',

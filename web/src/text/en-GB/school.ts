@@ -77,6 +77,7 @@ export const school = {
   'style.leniency.bath-vowel': 'the long a of bath words',
   'style.leniency.th-voicing': 'th voiced or not: this, thin',
   'style.madeUp': 'Made-up words',
+  'style.meanings': 'A one-line meaning with each word that children may not know',
   'style.madeUp.in-lessons': 'in lessons',
   'style.madeUp.only-in-checks': 'only in checks',
   'style.madeUp.never': 'never',
