@@ -134,11 +134,21 @@ public class LessonLawTests
     }
 
     [Fact]
-    public void The_same_stamp_gives_the_same_lesson()
+    public void The_same_stamp_gives_the_same_lessons_for_weeks_on_end()
     {
-        foreach (var rung in new[] { 4, 33, 90 })
+        foreach (var ladder in Given.Ladders)
         {
-            Assert.Equal(LessonDocument.Write(LessonPlanner.Plan(Given.Request(rung, 7))), LessonDocument.Write(LessonPlanner.Plan(Given.Request(rung, 7))));
+            var (one, other) = (Series(ladder, 7), Series(ladder, 7));
+            for (var day = 0; day < 12; day++) Assert.Equal(LessonDocument.Write(one.PlanNext().Lesson), LessonDocument.Write(other.PlanNext().Lesson));
+            Assert.NotEqual(LessonDocument.Write(one.PlanNext().Lesson), LessonDocument.Write(Skipped(Series(ladder, 8), 12).PlanNext().Lesson));
+        }
+
+        static LessonSeries Series(Ladder ladder, long seed) => Skipped(new LessonSeries(ladder, Given.Materials, Leniencies.All, Accent.SouthernBritish, 20, seed), 20);
+
+        static LessonSeries Skipped(LessonSeries series, int rungs)
+        {
+            series.Skip(rungs);
+            return series;
         }
     }
 }
