@@ -90,4 +90,19 @@ public class TaughtTests
             var taught = Given.LettersFirst.TaughtAfter(rungs, (Leniencies)leniencies, Accent.SouthernBritish);
             Assert.All(Given.Lexicon.Words, w => Assert.Equal(taught.CanRead(w), !taught.Obstacles(w).Any()));
         }, iter: 30);
+
+    [Fact]
+    public void Words_and_sentences_found_many_at_once_are_those_found_one_by_one() =>
+        Gen.Int[0, 123].Select(Gen.Int[0, 63], Gen.Int[0, Accent.All.Length - 1], Gen.Int[0, 2]).Sample((rungs, leniencies, accent, which) =>
+        {
+            var ladder = Given.Ladders.ElementAt(which);
+            var before = ladder.TaughtAfter(rungs, (Leniencies)leniencies, Accent.All[accent]);
+            var rows = Given.Lexicon.ForLessonsIn(before.Accent);
+            Assert.Equal(Given.Lexicon.ForLessons.Where(before.CanRead), before.ReadableOf(rows));
+            var rung = ladder.Rungs[Math.Min(rungs, ladder.Rungs.Length - 1)];
+            var after = before.With(rung.Correspondences, rung.Patterns);
+            Assert.Equal(Usable.Showing(rung, after, Given.Lexicon.ForLessons), Usable.Showing(rung, after, rows));
+            var tricky = ladder.Rungs.Take(rungs).SelectMany(r => r.Tricky).ToHashSet();
+            Assert.Equal(Given.Materials.Sentences.Sentences.Where(s => s.CanBeRead(before, tricky)), Given.Materials.Sentences.Readable(before, tricky));
+        }, iter: Given.Deep ? 400 : 40);
 }

@@ -1,6 +1,7 @@
 using System.Numerics;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Ladders;
 
@@ -13,11 +14,9 @@ internal sealed class Ranks
     public const int Never = int.MaxValue;
     public const int FromTheStart = -1;
 
-    private const int MostPatterns = 32;
-
     /// <summary>The correspondences by index, and after them the patterns by bit, free ones from the start.</summary>
-    private readonly int[] ranks = new int[Correspondence.All.Length + MostPatterns];
-    private readonly int[] taughtPatterns = new int[MostPatterns];
+    private readonly int[] ranks = new int[WordRows.Needs];
+    private readonly int[] taughtPatterns = new int[WordRows.MostPatterns];
 
     /// <param name="letIn">By index, what each taught correspondence makes readable: <see cref="LetIn"/>.</param>
     public Ranks(Ladder ladder, int[][] letIn)
@@ -34,24 +33,24 @@ internal sealed class Ranks
             }
             if (ladder.Rungs[rung].Patterns.HasFlag(Patterns.Contraction)) Mark([.. Readable.AfterApostrophe.Select(c => c.Index)], rung);
         }
-        for (var bit = 0; bit < MostPatterns; bit++)
+        for (var bit = 0; bit < WordRows.MostPatterns; bit++)
         {
             ranks[Correspondence.All.Length + bit] = ((int)ladder.Free & (1 << bit)) != 0 ? FromTheStart : taughtPatterns[bit];
         }
     }
 
-    /// <summary>The rung of each need: a correspondence's index, or <see cref="NeedOf"/> a pattern.</summary>
+    /// <summary>The rung of each need: a correspondence's index, or <see cref="WordRows.NeedOf"/> a pattern.</summary>
     public ReadOnlySpan<int> OfNeeds => ranks;
 
-    /// <summary>What a pattern, given as a single flag, is called among the needs.</summary>
-    public static int NeedOf(Patterns pattern) => Correspondence.All.Length + BitOperations.TrailingZeroCount((int)pattern);
+    /// <summary>For each pattern, by <see cref="WordRows.BitOf"/>, the rung that teaches it; being free is not enough.</summary>
+    public ReadOnlySpan<int> OfTaughtPatterns => taughtPatterns;
 
     /// <summary>For each correspondence the indices of what it makes readable in an accent with these leniencies.</summary>
     public static int[][] LetIn(Leniencies leniencies, Accent accent) =>
         [.. Correspondence.All.Select(c => Readable.In(accent).From(c, leniencies).Select(r => r.Index).ToArray())];
 
     /// <summary>The rung that teaches one pattern, given as a single flag; being free is not enough.</summary>
-    public int OfTaught(Patterns pattern) => taughtPatterns[BitOperations.TrailingZeroCount((int)pattern)];
+    public int OfTaught(Patterns pattern) => taughtPatterns[WordRows.BitOf(pattern)];
 
     private void Mark(int[] readable, int rung)
     {

@@ -31,7 +31,7 @@ public sealed class Reach
         var ending = word.Suffix?.Parts ?? 0;
         var highest = Highest(parts.AsSpan()[..^ending]);
         if (needs.OfBase is { } ofBase) highest = Math.Min(highest, Highest(parts[..^ending].SetItem(needs.ChangedAt, ofBase).AsSpan()));
-        foreach (var pattern in word.Patterns.Each()) highest = Math.Max(highest, ranks.OfNeeds[Ranks.NeedOf(pattern)]);
+        foreach (var pattern in word.Patterns.Each()) highest = Math.Max(highest, ranks.OfNeeds[WordRows.NeedOf(pattern)]);
         if (word.Suffix is { } suffix)
         {
             // A taught suffix supplies its sounds; a free one leaves them to be taught.

@@ -52,6 +52,31 @@ public sealed class Taught
             && (SuppliedBy(word) > 0 || needs.Ending.IsSubsetOf(counted.Value));
     }
 
+    /// <summary>The same for a word of many, as rows of numbers in this accent.</summary>
+    public bool CanRead(WordRows rows, int word) => rows.AreMet(word, Met, Patterns);
+
+    /// <summary>Those of many words that can be read, in their order.</summary>
+    public IEnumerable<Word> ReadableOf(WordRows rows)
+    {
+        for (var i = 0; i < rows.Words.Length; i++)
+        {
+            if (CanRead(rows, i)) yield return rows.Words[i];
+        }
+    }
+
+    /// <summary>For each need of <see cref="WordRows"/> whether it is met.</summary>
+    private bool[] Met
+    {
+        get
+        {
+            if (field is not null) return field;
+            var met = new bool[WordRows.Needs];
+            foreach (var one in counted.Value) met[one.Index] = true;
+            foreach (var pattern in (Patterns | Free).Each()) met[WordRows.NeedOf(pattern)] = true;
+            return field = met;
+        }
+    }
+
     /// <summary>True when a child may be asked for the correspondence: it was taught, sounds like one that was, or a leniency lets it in.</summary>
     public bool Covers(Correspondence correspondence) => counted.Value.Contains(correspondence);
 

@@ -10,6 +10,15 @@ public static class Usable
     public static IEnumerable<Word> Showing(Rung rung, Taught after, IEnumerable<Word> words) =>
         words.Where(w => w.IsForLessons && Shows(rung, w) && after.CanRead(w));
 
+    /// <summary>The same for words as rows of numbers, in their order.</summary>
+    public static IEnumerable<Word> Showing(Rung rung, Taught after, WordRows rows)
+    {
+        var needs = rung.Correspondences.Select(c => c.Index).Concat(rung.Patterns.Each().Select(WordRows.NeedOf)).ToList();
+        if (rung.Correspondences.Any(c => c.Notation == Correspondence.BathA.ReferenceNotation)) needs.Add(Correspondence.BathA.Index);
+        IEnumerable<int> places = needs.Count == 1 ? rows.Having(needs[0]) : needs.SelectMany(rows.Having).Distinct().Order();
+        return places.Where(w => after.CanRead(rows, w)).Select(w => rows.Words[w]);
+    }
+
     /// <summary>True when the word has what the rung teaches: one of its correspondences, or one of its patterns.</summary>
     public static bool Shows(Rung rung, Word word)
     {
@@ -23,7 +32,7 @@ public static class Usable
 
     /// <summary>True when the correspondence stands in the word; the a of a bath word counts as the a of father.</summary>
     public static bool Has(Word word, Correspondence correspondence) =>
-        word.Contains(correspondence) || (word.Flags.HasFlag(WordFlags.Bath) && correspondence.Notation == "a=ɑː" && word.Contains(Correspondence.BathA));
+        word.Contains(correspondence) || (word.Flags.HasFlag(WordFlags.Bath) && correspondence.Notation == Correspondence.BathA.ReferenceNotation && word.Contains(Correspondence.BathA));
 
     /// <summary>The place of the first part of the word that is one of the correspondences; -1 when none is.</summary>
     public static int PlaceOf(Word word, IReadOnlyCollection<Correspondence> correspondences)

@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Templates;
@@ -34,7 +35,7 @@ public sealed record LessonRequest(
     public bool MeaningsInLessons { get; init; } = true;
 
     /// <summary>Made-up words that are not to come again: those an activity has already.</summary>
-    public IReadOnlySet<string> RecentMadeUp { get; init; } = ImmutableHashSet<string>.Empty;
+    public IReadOnlySet<string> RecentMadeUp { get; init; } = FrozenSet<string>.Empty;
 
     /// <summary>How the words to read are released; null for all together.</summary>
     public ReleaseSteps? Release { get; init; }
@@ -49,16 +50,16 @@ public sealed record LessonRequest(
     public ImmutableArray<Correspondence> Missed { get; init; } = [];
 
     /// <summary>The school's own memory phrases, by reference notation.</summary>
-    public IReadOnlyDictionary<string, string> Phrases { get; init; } = ImmutableDictionary<string, string>.Empty;
+    public IReadOnlyDictionary<string, string> Phrases { get; init; } = FrozenDictionary<string, string>.Empty;
 
     /// <summary>Words that are not to come in this group's lessons.</summary>
-    public IReadOnlySet<string> Avoid { get; init; } = ImmutableHashSet<string>.Empty;
+    public IReadOnlySet<string> Avoid { get; init; } = FrozenSet<string>.Empty;
 
     /// <summary>For sentences and titles of texts read in recent lessons, how many lessons ago.</summary>
-    public IReadOnlyDictionary<string, int> RecentTexts { get; init; } = ImmutableDictionary<string, int>.Empty;
+    public IReadOnlyDictionary<string, int> RecentTexts { get; init; } = FrozenDictionary<string, int>.Empty;
 
     /// <summary>For kinds of activities of recent lessons how many lessons ago they came last.</summary>
-    public IReadOnlyDictionary<ActivityKind, int> RecentKinds { get; init; } = ImmutableDictionary<ActivityKind, int>.Empty;
+    public IReadOnlyDictionary<ActivityKind, int> RecentKinds { get; init; } = FrozenDictionary<ActivityKind, int>.Empty;
 
     public Lexicon Lexicon => Materials.Lexicon;
 

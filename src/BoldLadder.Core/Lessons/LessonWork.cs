@@ -1,7 +1,8 @@
-using System.Collections.Immutable;
+using System.Collections.Frozen;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Randomness;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
@@ -21,6 +22,9 @@ public sealed class LessonWork(LessonRequest request)
     private IReadOnlyList<Word>? known;
     private IReadOnlyList<Word>? set;
     private IReadOnlyList<Sentence>? sentences;
+    private readonly Dictionary<Word, double> worths = [];
+    private CorrespondenceSet? due;
+    private CorrespondenceSet? recent;
 
     public LessonRequest Request => request;
 
@@ -28,16 +32,16 @@ public sealed class LessonWork(LessonRequest request)
     public int SetSize { get; set; } = 6;
 
     /// <summary>Words that use what is new today, readable after it; on a quiet day, what the day goes back to.</summary>
-    public IReadOnlyList<Word> Own => own ??= [.. request.Lexicon.ForLessons.Where(w => IsOwn(w) && request.After.CanRead(w) && StandsAlone(w))];
+    public IReadOnlyList<Word> Own => own ??= [.. Usable.Showing(request.Today, request.After, request.Lexicon.ForLessonsIn(request.After.Accent)).Where(StandsAlone)];
 
     /// <summary>Words that could be read before today.</summary>
-    public IReadOnlyList<Word> Before => before ??= [.. request.Lexicon.ForLessons.Where(w => request.Before.CanRead(w) && StandsAlone(w))];
+    public IReadOnlyList<Word> Before => before ??= [.. request.Before.ReadableOf(request.Lexicon.ForLessonsIn(request.Before.Accent)).Where(StandsAlone)];
 
     /// <summary>Words that children know at five, for what only the adult says.</summary>
     public IReadOnlyList<Word> Known => known ??= [.. request.Lexicon.Known.Where(Allowed)];
 
     /// <summary>Words that could be read before today, where there are plenty only those that children know: the others are never chosen then.</summary>
-    public IReadOnlyList<Word> LikelyBefore => likely ??= request.Lexicon.Known.Where(w => request.Before.CanRead(w) && StandsAlone(w)).ToList() is { Count: >= Plenty } plenty ? plenty : Before;
+    public IReadOnlyList<Word> LikelyBefore => likely ??= request.Before.ReadableOf(request.Lexicon.KnownIn(request.Before.Accent)).Where(StandsAlone).ToList() is { Count: >= Plenty } plenty ? plenty : Before;
 
     /// <summary>Sentences of the bank that can be read after today's Teach.</summary>
     public IReadOnlyList<Sentence> Sentences => sentences ??= [.. request.Materials.Sentences.Readable(request.After, request.TrickyToday.ToHashSet()).Where(MayBeRead)];
@@ -55,7 +59,20 @@ public sealed class LessonWork(LessonRequest request)
     /// <summary>A generator for one purpose of this lesson.</summary>
     public Seeded Stream(string purpose) => Seeded.For(request.Seed, purpose);
 
-    public WordChoice Choice(string purpose) => new(request, Stream(purpose));
+    public WordChoice Choice(string purpose) => new(this, Stream(purpose));
+
+    /// <summary>What a word is worth by itself in this lesson: worked out once for all its activities.</summary>
+    public double WorthOf(Word word)
+    {
+        if (!worths.TryGetValue(word, out var worth)) worths[word] = worth = WordChoice.Worth(this, word);
+        return worth;
+    }
+
+    /// <summary>What was seen in the last lessons.</summary>
+    public CorrespondenceSet Recent => recent ??= CorrespondenceSet.Of(request.Recall.Where(r => r.Value <= WordChoice.DueAfter).Select(r => r.Key));
+
+    /// <summary>What was taught and not seen for some lessons.</summary>
+    public CorrespondenceSet Due => due ??= CorrespondenceSet.Of(request.Recall.Keys.Where(c => WordChoice.IsDue(request, c)));
 
     public bool IsOwn(Word word) => Usable.Shows(request.Today, word);
 
@@ -63,14 +80,14 @@ public sealed class LessonWork(LessonRequest request)
     public ISet<string> Met { get; init; } = new HashSet<string>(StringComparer.Ordinal);
 
     /// <summary>Words of an activity that are to make way for others; none in a new lesson.</summary>
-    public IReadOnlySet<string> ToGo { get; init; } = ImmutableHashSet<string>.Empty;
+    public IReadOnlySet<string> ToGo { get; init; } = FrozenSet<string>.Empty;
 
     /// <summary>True for a sentence without a word that is shown only when a teacher asks for it, or that this group is spared.</summary>
     public bool MayBeRead(Sentence sentence) => sentence.Tokens.All(t => t.Word.Suitability == Suitability.Use && Allowed(t.Word));
 
     /// <summary>True for a word that may be shown by itself: not one with a capital letter, nor a contraction before contractions are the day's point.</summary>
     private bool StandsAlone(Word word) => (word.Flags & WordFlags.Capital) == WordFlags.None
-        && (!word.Patterns.HasFlag(Spelling.Patterns.Contraction) || request.Today.Patterns.HasFlag(Spelling.Patterns.Contraction)) && Allowed(word);
+        && (!word.Patterns.HasFlag(Patterns.Contraction) || request.Today.Patterns.HasFlag(Patterns.Contraction)) && Allowed(word);
 
     private bool Allowed(Word word) => request.Avoid.Count == 0 || !request.Avoid.Contains(word.Spelling);
 

@@ -50,6 +50,12 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
 {
     private static readonly ConcurrentDictionary<Accent, string[]> Projections = new();
 
+    /// <summary>Kept at hand, since it is asked for each grapheme of a word. Not part of what an accent is.</summary>
+    private string[]? projected;
+
+    /// <summary>For changed copies, which sound otherwise.</summary>
+    private Accent(Accent other) => (Id, Switches, SoundsR) = (other.Id, other.Switches, other.SoundsR);
+
     public static readonly Accent SouthernBritish = new("southern-british", AccentSwitches.PoorAsPaw);
     public static readonly Accent NorthernEnglish = new("northern-english",
         AccentSwitches.PoorAsPaw | AccentSwitches.BathAsTrap | AccentSwitches.PuttAsPut);
@@ -72,7 +78,7 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     /// </summary>
     public string Project(Correspondence correspondence) => Projected[correspondence.Index];
 
-    private string[] Projected => Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
+    private string[] Projected => projected ??= Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
 
     private string Projection(Correspondence correspondence)
     {
@@ -98,6 +104,10 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
         }
         return sounds;
     }
+
+    public bool Equals(Accent? other) => other is not null && Id == other.Id && Switches == other.Switches && SoundsR == other.SoundsR;
+
+    public override int GetHashCode() => HashCode.Combine(Id, Switches, SoundsR);
 
     /// <summary>True when two correspondences are the same letters with the same sounds in this accent.</summary>
     public bool AreOne(Correspondence one, Correspondence other) =>

@@ -20,7 +20,7 @@ public sealed class Correspondence
     {
         var cut = notation.IndexOf('=', StringComparison.Ordinal);
         Index = index;
-        Grapheme = new Grapheme(notation[..cut]);
+        Grapheme = new Grapheme(string.Intern(notation[..cut]));
         SoundText = notation[(cut + 1)..].Split('~')[0];
         Sounds = [.. SoundText.Split('+').Select(Sound.Parse)];
         Notation = notation;

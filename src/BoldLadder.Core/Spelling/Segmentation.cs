@@ -19,13 +19,29 @@ public sealed record Segmentation(ImmutableArray<Correspondence> Parts)
     public int Taps => Parts.Length;
 
     /// <summary>How many sounds are heard (box 4, few 3).</summary>
-    public int SoundCount => Parts.Sum(p => p.Sounds.Length);
+    public int SoundCount
+    {
+        get
+        {
+            var count = 0;
+            foreach (var part in Parts) count += part.Sounds.Length;
+            return count;
+        }
+    }
 
     /// <summary>The consonant–vowel pattern in taps: box and quick are CVC.</summary>
     public string Shape => string.Concat(Parts.Select(p => p.IsVowel ? 'V' : 'C'));
 
     /// <summary>How many vowels are heard: the number of syllables.</summary>
-    public int Syllables => Parts.Count(p => p.IsVowel);
+    public int Syllables
+    {
+        get
+        {
+            var count = 0;
+            foreach (var part in Parts) count += part.IsVowel ? 1 : 0;
+            return count;
+        }
+    }
 
     /// <summary>Reads the two columns of a lexicon row.</summary>
     /// <exception cref="FormatException">A pair is not in the inventory, or the columns have different lengths.</exception>

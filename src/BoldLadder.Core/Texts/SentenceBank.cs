@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
@@ -8,14 +9,38 @@ namespace BoldLadder.Core.Texts;
 /// <summary>Captions and sentences of our own, with each word looked up once. Source: docs/handbook.md, section 7 (Sentences).</summary>
 public sealed class SentenceBank
 {
+    private readonly ImmutableArray<Word> words;
+
+    /// <summary>For each sentence the places of its words among all of the bank.</summary>
+    private readonly ImmutableArray<int[]> tokens;
+    private readonly ILookup<Word, Sentence> having;
+    private readonly ConcurrentDictionary<bool, WordRows> rows = new();
+
     /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out.</param>
-    public SentenceBank(IEnumerable<string> lines, Lexicon lexicon) =>
+    public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
+    {
         Sentences = [.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()];
+        words = [.. Sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
+        having = Sentences.SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s))).ToLookup(h => h.w, h => h.s);
+        var places = words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
+        tokens = [.. Sentences.Select(s => s.Tokens.Select(t => places[t.Word]).ToArray())];
+    }
 
     public ImmutableArray<Sentence> Sentences { get; }
 
+    /// <summary>The sentences that have a word, in the order of the bank.</summary>
+    public IEnumerable<Sentence> Having(Word word) => having[word];
+
     /// <summary>The sentences whose every word is decodable or a taught tricky word.</summary>
-    public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky) => Sentences.Where(s => s.CanBeRead(taught, tricky));
+    public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky)
+    {
+        var own = rows.GetOrAdd(taught.Accent.SoundsR, _ => new WordRows(words, taught.Accent));
+        var readable = words.Select((w, i) => taught.CanRead(own, i) || tricky.Contains(w.Spelling)).ToArray();
+        for (var i = 0; i < tokens.Length; i++)
+        {
+            if (Array.TrueForAll(tokens[i], t => readable[t]) && Sentences[i].HasCapitalsRead(taught)) yield return Sentences[i];
+        }
+    }
 }
 
 /// <summary>A caption or sentence: its words as written with the word of the lexicon each is.</summary>
@@ -49,10 +74,13 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
     /// <summary>The punctuation after a word as written: what stays when the word is left out.</summary>
     public static string End(string written) => written[written.TrimEnd(Punctuation).Length..];
 
+    /// <summary>True when it has no capital letter, or capitals were taught or need no teaching.</summary>
+    public bool HasCapitalsRead(Taught taught) => !HasCapital || ((taught.Patterns | taught.Free) & Patterns.Capitals) != Patterns.None;
+
     /// <summary>True when each word is decodable or a taught tricky word, and capitals were taught or need no teaching.</summary>
     public bool CanBeRead(Taught taught, IReadOnlySet<string> tricky)
     {
-        if (HasCapital && ((taught.Patterns | taught.Free) & Patterns.Capitals) == Patterns.None) return false;
+        if (!HasCapitalsRead(taught)) return false;
         foreach (var (_, word) in Tokens)
         {
             if (!taught.CanRead(word) && !tricky.Contains(word.Spelling)) return false;

@@ -17,6 +17,8 @@ public sealed class Lexicon
     private readonly Dictionary<string, Word> names;
     private readonly ImmutableDictionary<string, Word>? over;
     private readonly ConcurrentDictionary<Accent, SoundAlikes> soundAlikes = new();
+    private readonly ConcurrentDictionary<bool, WordRows> rows = new();
+    private readonly ConcurrentDictionary<bool, WordRows> knownRows = new();
 
     /// <param name="words">Words and names; a name is told by its flag and its capital letter.</param>
     public Lexicon(IEnumerable<Word> words, string hash)
@@ -38,8 +40,14 @@ public sealed class Lexicon
     /// <summary>Those that may stand in a lesson, in the same order.</summary>
     public ImmutableArray<Word> ForLessons { get; }
 
+    /// <summary>The same as rows of numbers, with what each needs in an accent.</summary>
+    public WordRows ForLessonsIn(Accent accent) => rows.GetOrAdd(accent.SoundsR, _ => new WordRows(ForLessons, accent));
+
     /// <summary>Those of them that children know at five.</summary>
     public ImmutableArray<Word> Known { get; }
+
+    /// <summary>The same as rows of numbers.</summary>
+    public WordRows KnownIn(Accent accent) => knownRows.GetOrAdd(accent.SoundsR, _ => new WordRows(Known, accent));
 
     /// <summary>First names and places, commonest first.</summary>
     public ImmutableArray<Word> Names { get; }

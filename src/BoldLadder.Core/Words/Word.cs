@@ -98,14 +98,30 @@ public sealed class Word
         && Spelling.Length > 1
         && (Zipf >= Uncommon || Band is Band.Known or Band.Teach);
 
-    public bool Contains(Correspondence correspondence) =>
-        Body.Contains(correspondence) || Ending.Contains(correspondence);
+    public bool Contains(Correspondence correspondence)
+    {
+        foreach (var part in Required)
+        {
+            if (part == correspondence) return true;
+        }
+        return false;
+    }
 
     /// <summary>What reading the word needs in an accent: in General American new has ew=uː.</summary>
     public Needs NeedsIn(Accent accent) => accent.SoundsR && !American.IsDefault ? american ??= new Needs(Americanised(Required, American), Suffix) : Reference;
 
     /// <summary>Made when first asked for: a loaded lexicon has many words that nobody asks about.</summary>
     private Needs Reference => reference ??= new Needs(Required, Suffix);
+
+    /// <summary>True when one of its correspondences is in the set.</summary>
+    public bool ContainsAny(CorrespondenceSet correspondences)
+    {
+        foreach (var part in Required)
+        {
+            if (correspondences.Contains(part)) return true;
+        }
+        return false;
+    }
 
     /// <summary>The same word with another suitability, or cut and said otherwise: then its accents follow the reference.</summary>
     public Word Changed(Suitability suitability, Segmentation? segmentation) => new(Spelling, segmentation ?? Segmentation, Zipf, suitability, Flags, segmentation is null ? Suffix : null, segmentation is null ? American : default)

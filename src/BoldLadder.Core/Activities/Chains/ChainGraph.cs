@@ -11,9 +11,12 @@ internal sealed class ChainGraph
     private const int Open = -1;
 
     private readonly int[][] graphemes;
-    private readonly Dictionary<ulong, List<int>> open;
-    private readonly Dictionary<ulong, List<int>> whole;
+    private readonly Rows open;
+    private readonly Rows whole;
     private readonly List<(int Word, ChainChange Change)>?[] neighbours;
+
+    /// <summary>For each word one more than the word it was last compared with; 0 for none.</summary>
+    private readonly int[] lookedAtFor;
 
     public ChainGraph(IReadOnlyList<Word> words)
     {
@@ -21,8 +24,10 @@ internal sealed class ChainGraph
         neighbours = new List<(int, ChainChange)>?[words.Count];
         var numbers = new Dictionary<string, int>(StringComparer.Ordinal);
         graphemes = new int[words.Count][];
-        (open, whole) = (new(words.Count * 3), new(words.Count));
-        for (var i = 0; i < words.Count; i++)
+        lookedAtFor = new int[words.Count];
+        (open, whole) = (new(words.Count * 4), new(words.Count));
+        // From the last to the first: a row gives what was put in last first.
+        for (var i = words.Count - 1; i >= 0; i--)
         {
             var parts = words[i].Segmentation.Parts;
             var own = graphemes[i] = new int[parts.Length];
@@ -30,8 +35,8 @@ internal sealed class ChainGraph
             {
                 if (!numbers.TryGetValue(parts[p].Grapheme.Text, out own[p])) numbers[parts[p].Grapheme.Text] = own[p] = numbers.Count;
             }
-            Put(whole, Hash(own), i);
-            for (var gap = 0; gap < own.Length; gap++) Put(open, Hash(own, gap, replaces: true), i);
+            whole.Put(Hash(own), i);
+            for (var gap = 0; gap < own.Length; gap++) open.Put(Hash(own, gap, replaces: true), i);
         }
     }
 
@@ -43,10 +48,17 @@ internal sealed class ChainGraph
     {
         var own = graphemes[word];
         var suspects = new List<int>();
-        for (var gap = 0; gap < own.Length; gap++) suspects.AddRange(open[Hash(own, gap, replaces: true)]);
-        for (var at = 0; at <= own.Length; at++) suspects.AddRange(open.GetValueOrDefault(Hash(own, at, replaces: false), []));
-        for (var gap = 0; gap < own.Length; gap++) suspects.AddRange(whole.GetValueOrDefault(Hash([.. own[..gap], .. own[(gap + 1)..]]), []));
-        return [.. suspects.Distinct().Select(o => (Other: o, Change: ChainSteps.Between(Words[word].Segmentation, Words[o].Segmentation))).Where(o => o.Change is not null).Select(o => (o.Other, o.Change!.Value))];
+        for (var gap = 0; gap < own.Length; gap++) open.AddTo(suspects, Hash(own, gap, replaces: true));
+        for (var at = 0; at <= own.Length; at++) open.AddTo(suspects, Hash(own, at, replaces: false));
+        for (var gap = 0; gap < own.Length; gap++) whole.AddTo(suspects, Hash([.. own[..gap], .. own[(gap + 1)..]]));
+        var found = new List<(int, ChainChange)>();
+        foreach (var other in suspects)
+        {
+            if (lookedAtFor[other] == word + 1) continue;
+            lookedAtFor[other] = word + 1;
+            if (ChainSteps.Between(Words[word].Segmentation, Words[other].Segmentation) is { } change) found.Add((other, change));
+        }
+        return found;
     }
 
     /// <summary>The graphemes with one left open at a place: instead of the one there, or put in before it.</summary>
@@ -63,9 +75,23 @@ internal sealed class ChainGraph
 
     private static ulong Mixed(ulong hash, int value) => unchecked((hash ^ (uint)value) * 1099511628211UL);
 
-    private static void Put(Dictionary<ulong, List<int>> rows, ulong key, int word)
+    /// <summary>Words by key, several to a key: each entry points to the next of its row.</summary>
+    private sealed class Rows(int capacity)
     {
-        if (!rows.TryGetValue(key, out var row)) rows[key] = row = [];
-        row.Add(word);
+        private const int End = -1;
+
+        private readonly Dictionary<ulong, int> first = new(capacity);
+        private readonly List<(int Word, int Next)> entries = new(capacity);
+
+        public void Put(ulong key, int word)
+        {
+            entries.Add((word, first.GetValueOrDefault(key, End)));
+            first[key] = entries.Count - 1;
+        }
+
+        public void AddTo(List<int> words, ulong key)
+        {
+            for (var at = first.GetValueOrDefault(key, End); at != End; at = entries[at].Next) words.Add(entries[at].Word);
+        }
     }
 }

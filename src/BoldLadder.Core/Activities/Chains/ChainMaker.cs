@@ -28,6 +28,9 @@ public sealed class ChainMaker
     private const int BeamWidth = 48;
     private const int Starts = 96;
 
+    /// <summary>Ways to go on that are kept from each path.</summary>
+    private const int MostHeirs = 6;
+
     private const double TargetWorth = 4;
     private const double NewPlaceWorth = 2;
     private const double OlderPlaceWorth = 0.7;
@@ -77,7 +80,8 @@ public sealed class ChainMaker
     {
         var length = Math.Clamp(request.Length, 1, ChainRequest.Longest);
         var random = Seeded.For(request.Seed, "chain");
-        var isTarget = graph.Words.Select(w => request.With.Any(w.Contains)).ToArray();
+        var with = CorrespondenceSet.Of(request.With);
+        var isTarget = graph.Words.Select(w => w.ContainsAny(with)).ToArray();
         var may = graph.Words.Select(w => !without.Contains(w.Spelling)).ToArray();
         var starts = random.Shuffle(Enumerable.Range(0, graph.Words.Count).Where(i => may[i]));
         var beam = starts.OrderBy(i => !isTarget[i]).Take(Starts).Select(i => new Path(i, null, Worth(i), 1, null)).ToList();
@@ -94,12 +98,16 @@ public sealed class ChainMaker
         // The best few ways to go on from each path, then the best of all: one path's heirs must not fill the beam.
         List<Path> Extended(List<Path> paths)
         {
-            var next = new List<Path>();
+            var (next, own) = (new List<Path>(), new List<Path>());
             foreach (var path in paths)
             {
-                next.AddRange(graph.From(path.Word).Where(n => may[n.Word] && !IsIn(path, n.Word))
-                    .Select(n => new Path(n.Word, n.Change, path.Score + Worth(n.Word) + Variety(path, n.Change), path.Length + 1, path))
-                    .OrderByDescending(p => p.Score).Take(6));
+                own.Clear();
+                foreach (var (word, change) in graph.From(path.Word))
+                {
+                    if (may[word] && !IsIn(path, word)) own.Add(new Path(word, change, path.Score + Worth(word) + Variety(path, change), path.Length + 1, path));
+                }
+                own.Sort((one, other) => other.Score.CompareTo(one.Score));
+                next.AddRange(own.Take(MostHeirs));
             }
             return [.. next.OrderByDescending(p => p.Score).DistinctBy(p => p.Word).Take(BeamWidth)];
         }

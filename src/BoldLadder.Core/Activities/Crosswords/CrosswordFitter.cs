@@ -69,13 +69,18 @@ public static class CrosswordFitter
     /// <summary>A crossword that grows: cells by row and column, which may be below 0.</summary>
     private sealed class Grid
     {
-        private readonly Dictionary<(int Row, int Column), (string Cell, bool Across, bool Down)> cells = [];
+        /// <summary>The first word lies at 0, 0: nothing that is looked at is further off than two words.</summary>
+        private const int Reach = (2 * Largest) + 1;
+        private const int Side = (2 * Reach) + 1;
+
+        private readonly (string? Cell, bool Across, bool Down)[] cells = new (string?, bool, bool)[Side * Side];
+        private readonly List<(int Row, int Column)> filled = [];
         private readonly List<(CrosswordWord Word, int Row, int Column, bool Across)> placed = [];
         private int top, bottom = -1, left, right = -1;
 
         public int Words => placed.Count;
 
-        public int Crossings => cells.Values.Count(c => c.Across && c.Down);
+        public int Crossings => filled.Count(f => cells[Index(f)] is { Across: true, Down: true });
 
         public int Area => (bottom - top + 1) * (right - left + 1);
 
@@ -84,8 +89,9 @@ public static class CrosswordFitter
             for (var i = 0; i < word.Cells.Length; i++)
             {
                 var at = At(row, column, across, i);
-                var old = cells.GetValueOrDefault(at);
-                cells[at] = (word.Cells[i], across || old.Across, !across || old.Down);
+                var old = cells[Index(at)];
+                if (old.Cell is null) filled.Add(at);
+                cells[Index(at)] = (word.Cells[i], across || old.Across, !across || old.Down);
             }
             (top, bottom, left, right) = placed.Count == 0 ? (row, row, column, column) : (Math.Min(top, row), bottom, Math.Min(left, column), right);
             (bottom, right) = (Math.Max(bottom, across ? row : row + word.Cells.Length - 1), Math.Max(right, across ? column + word.Cells.Length - 1 : column));
@@ -95,8 +101,9 @@ public static class CrosswordFitter
         /// <summary>Every place at which one of the word's cells would lie on a filled one that says the same.</summary>
         public IEnumerable<(int Row, int Column, bool Across)> Crossing(CrosswordWord word)
         {
-            foreach (var ((row, column), cell) in cells)
+            foreach (var (row, column) in filled)
             {
+                var cell = cells[Index((row, column))];
                 if (cell.Across && cell.Down) continue;
                 for (var i = 0; i < word.Cells.Length; i++)
                 {
@@ -108,18 +115,18 @@ public static class CrosswordFitter
         /// <summary>How many words it would cross there; null where it would touch one without crossing it, or the crossword would be too large.</summary>
         public int? CrossingsAt(CrosswordWord word, int row, int column, bool across)
         {
-            if (cells.ContainsKey(At(row, column, across, -1)) || cells.ContainsKey(At(row, column, across, word.Cells.Length))) return null;
+            if (IsFilled(At(row, column, across, -1)) || IsFilled(At(row, column, across, word.Cells.Length))) return null;
             if (Span(word, row, column, across) is var (height, width) && (height > Largest || width > Largest)) return null;
             var crossings = 0;
             for (var i = 0; i < word.Cells.Length; i++)
             {
                 var at = At(row, column, across, i);
-                if (cells.TryGetValue(at, out var cell))
+                if (cells[Index(at)] is { Cell: not null } cell)
                 {
                     if (cell.Cell != word.Cells[i] || (across ? cell.Across : cell.Down)) return null;
                     crossings++;
                 }
-                else if (cells.ContainsKey(At(at.Row, at.Column, !across, -1)) || cells.ContainsKey(At(at.Row, at.Column, !across, 1)))
+                else if (IsFilled(At(at.Row, at.Column, !across, -1)) || IsFilled(At(at.Row, at.Column, !across, 1)))
                 {
                     return null;
                 }
@@ -139,6 +146,10 @@ public static class CrosswordFitter
         private (int Height, int Width) Span(CrosswordWord word, int row, int column, bool across) => (
             Math.Max(bottom, across ? row : row + word.Cells.Length - 1) - Math.Min(top, row) + 1,
             Math.Max(right, across ? column + word.Cells.Length - 1 : column) - Math.Min(left, column) + 1);
+
+        private bool IsFilled((int Row, int Column) at) => cells[Index(at)].Cell is not null;
+
+        private static int Index((int Row, int Column) at) => ((at.Row + Reach) * Side) + at.Column + Reach;
 
         private static (int Row, int Column) At(int row, int column, bool across, int along) => across ? (row, column + along) : (row + along, column);
     }

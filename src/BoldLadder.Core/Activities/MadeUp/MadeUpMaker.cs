@@ -38,7 +38,9 @@ public sealed class MadeUpMaker
     public ImmutableArray<MadeUpWord> Make(int count, long seed, IReadOnlyCollection<Correspondence>? with = null)
     {
         // Common beginnings and endings rather than rare ones, with luck on top; each pair's luck is its own, so that a new word in the lexicon moves no other.
-        var ordered = onsets.SelectMany(o => rimes.Select(r => (Onset: o, Rime: r))).Where(p => Fits(p.Onset.Parts, p.Rime.Parts, with))
+        var asked = with is null or { Count: 0 } ? null : with;
+        var having = asked is null ? rimes : [.. rimes.Where(r => r.Parts.Any(asked.Contains))];
+        var ordered = onsets.SelectMany(o => (asked is not null && o.Parts.Any(asked.Contains) ? rimes : having).Where(r => Fits(o, r)).Select(r => (Onset: o, Rime: r)))
             .Select(p => (p.Onset, p.Rime, Draw: Luck(seed, p.Onset.Key, p.Rime.Key) * Math.Sqrt(Worth(p.Onset) * Math.Min(p.Rime.Words, 20))))
             .OrderByDescending(p => p.Draw).ThenBy(p => p.Onset.Key, StringComparer.Ordinal).ThenBy(p => p.Rime.Key, StringComparer.Ordinal).ToList();
         var made = ImmutableArray.CreateBuilder<MadeUpWord>();
@@ -65,15 +67,17 @@ public sealed class MadeUpMaker
         [.. pieces.Where(p => p.Words >= FewestWords && allowed(p.Parts) && p.Parts.All(c => c.IsRegular && taught.Correspondences.Contains(c)))
             .Select(p => new Piece(p.Parts, p.Words, string.Join(' ', p.Parts.Select(c => c.Notation))))];
 
-    private sealed record Piece(Correspondence[] Parts, int Words, string Key);
+    private sealed record Piece(Correspondence[] Parts, int Words, string Key)
+    {
+        public int Letters { get; } = Parts.Sum(c => c.Grapheme.Letters.Length);
+    }
 
     private static double Luck(long seed, string onset, string rime) => Seeded.For(seed, $"{onset}/{rime}").Fraction();
 
     private static int Worth(Piece onset) => onset.Parts.Length == 0 ? FewestWords : Math.Min(onset.Words, 60);
 
-    private bool Fits(Correspondence[] onset, Correspondence[] rime, IReadOnlyCollection<Correspondence>? with) =>
-        (with is null or { Count: 0 } || onset.Any(with.Contains) || rime.Any(with.Contains))
-        && onset.Length + rime.Length is >= 2 and <= SoundsAtMost && onset.Concat(rime).Sum(c => c.Grapheme.Letters.Length) >= FewestLetters
-        && rime[0].Sounds[0].Symbol != "ə" && !(rime.Length == 1 && rime[0].Grapheme.Text.Length == 1)
-        && (onset.Length == 0 || judge.Shapes.Meetings(onset[^1], rime[0]) >= FewestMeetings);
+    private bool Fits(Piece onset, Piece rime) =>
+        onset.Parts.Length + rime.Parts.Length is >= 2 and <= SoundsAtMost && onset.Letters + rime.Letters >= FewestLetters
+        && rime.Parts[0].Sounds[0].Symbol != "ə" && !(rime.Parts.Length == 1 && rime.Parts[0].Grapheme.Text.Length == 1)
+        && (onset.Parts.Length == 0 || judge.Shapes.Meetings(onset.Parts[^1], rime.Parts[0]) >= FewestMeetings);
 }

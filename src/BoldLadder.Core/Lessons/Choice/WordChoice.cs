@@ -12,7 +12,7 @@ namespace BoldLadder.Core.Lessons.Choice;
 /// moves. Known to young children, common, fresh, bringing back what is due, spread over vowels, positions and shapes; never two that sound the same in any
 /// accent. Source: docs/handbook.md, section 7 (Choosing words).
 /// </summary>
-public sealed class WordChoice(LessonRequest request, Seeded random)
+public sealed class WordChoice(LessonWork work, Seeded random)
 {
     /// <summary>Lessons after which a correspondence counts as due.</summary>
     public const int DueAfter = 4;
@@ -24,6 +24,7 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
     private const int Moves = 80;
 
     private readonly List<Candidate> chosen = [];
+    private readonly LessonRequest request = work.Request;
 
     /// <summary>True for words to spell: two spellings of one sound don't come together.</summary>
     public bool OneSpellingOfASound { get; init; }
@@ -37,7 +38,7 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
         var offered = candidates.Where(w => !besides.Contains(w) && !request.Avoid.Contains(w.Spelling)).ToList();
         // Where there are plenty of words that children know, no other is worth more.
         if (offered.Count > WorthALook && offered.Where(w => w.IsKnown).Take(WorthALook).Count() == WorthALook) offered.RemoveAll(w => !w.IsKnown);
-        var pool = offered.Select(w => (Word: w, Worth: Worth(w) + (Weights.Luck * random.Fraction())))
+        var pool = offered.Select(w => (Word: w, Worth: work.WorthOf(w) + (Weights.Luck * random.Fraction())))
             .OrderByDescending(c => c.Worth).Take(WorthALook).Select(c => new Candidate(c.Word, c.Worth, request)).ToList();
         while (chosen.Count < given + count && pool.Count > 0)
         {
@@ -69,19 +70,20 @@ public sealed class WordChoice(LessonRequest request, Seeded random)
     public static bool IsDue(LessonRequest request, Correspondence correspondence) =>
         request.Recall.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
 
-    private double Worth(Word word)
+    /// <summary>What a word is worth by itself.</summary>
+    public static double Worth(LessonWork work, Word word)
     {
+        var request = work.Request;
         var worth = Math.Min(word.Zipf, Weights.CommonEnough) * Weights.Common;
         if (word.IsKnown) worth += Weights.Known;
         else if (request.Materials.Meanings.Of(word.Spelling) is not null) worth += Weights.Explained;
         if (word.PartsOfSpeech == PartsOfSpeech.Exclamation) worth += Weights.OnlyCalledOut;
         if (word.Suffix is null) worth += Weights.BaseForm;
-        worth += Math.Max(0, word.Segmentation.Taps - Weights.EasyTaps) * Weights.EachTapBeyondEasy;
+        worth += Math.Max(0, word.Required.Length - Weights.EasyTaps) * Weights.EachTapBeyondEasy;
         if (request.RecentWords.TryGetValue(word.Spelling, out var lessons)) worth += Weights.JustSeen / Math.Max(1, lessons);
-        if (request.Recall.Count == 0) return worth;
         foreach (var part in word.Required)
         {
-            if (IsDue(request, part)) worth += Weights.BringsBack;
+            if (work.Due.Contains(part)) worth += Weights.BringsBack;
         }
         return worth;
     }

@@ -59,7 +59,7 @@ internal static class ApplyChoosers
         if (request.RecentTexts.TryGetValue(sentence.Text, out var lessons)) worth += Weights.SentenceJustRead / Math.Max(1, lessons);
         foreach (var part in sentence.Asks)
         {
-            if (request.Recall.TryGetValue(part, out var seen) && seen <= WordChoice.DueAfter) worth += Weights.RecentInSentence;
+            if (work.Recent.Contains(part)) worth += Weights.RecentInSentence;
         }
         return worth;
     }

@@ -99,15 +99,15 @@ internal static class ReadingChoosers
         if (work.Request.Today.Correspondences.IsEmpty) return [];
         var target = work.Request.Today.Correspondences[0];
         var sounds = RevisitChoosers.SoundsOf([target]);
-        var near = Sound.All.Where(s => !sounds.Contains(s.Symbol) && s.IsVowel == target.IsVowel && MixedSounds.Are(s.Symbol, target.SoundText)).Select(s => s.Symbol).ToHashSet();
+        var (having, near) = (RevisitChoosers.Saying(sounds), RevisitChoosers.Saying([.. Sound.All.Where(s => !sounds.Contains(s) && s.IsVowel == target.IsVowel && MixedSounds.Are(s.Symbol, target.SoundText))]));
         var easy = work.Known.Where(w => w.Suffix is null && w.Segmentation.SoundCount <= Weights.EasyTaps).ToList();
         var choice = work.Choice(id);
-        var yes = choice.Take(easy.Where(w => RevisitChoosers.HasSound(w, sounds)), count - (count / 3));
-        var without = easy.Where(w => !RevisitChoosers.HasSound(w, sounds)).ToList();
-        var close = without.Where(w => RevisitChoosers.HasSound(w, near)).ToList();
+        var yes = choice.Take(easy.Where(w => w.ContainsAny(having)), count - (count / 3));
+        var without = easy.Where(w => !w.ContainsAny(having)).ToList();
+        var close = without.Where(w => w.ContainsAny(near)).ToList();
         var no = choice.Take(close.Count >= count / 3 ? close : without, count - yes.Count);
         return yes.Count == 0 || no.Count == 0 ? [] : work.Stream(id).Shuffle(yes.Concat(no))
-            .Select(w => Items.OfWord(id, w, [Reason.Of(RevisitChoosers.HasSound(w, sounds) ? "has-sound" : close.Contains(w) ? "near-miss" : "has-not")], oral: true));
+            .Select(w => Items.OfWord(id, w, [Reason.Of(w.ContainsAny(having) ? "has-sound" : close.Contains(w) ? "near-miss" : "has-not")], oral: true));
     }
 
     /// <summary>Words in which to point at what is new; the same letters with another sound are flagged for the adult.</summary>

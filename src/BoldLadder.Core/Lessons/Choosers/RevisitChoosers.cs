@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choice;
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
@@ -73,43 +74,34 @@ internal static class RevisitChoosers
     internal static IEnumerable<Item> Oral(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var sounds = SoundsOf(request.Today.Correspondences.IsEmpty ? request.Newest.Take(1) : request.Today.Correspondences);
+        var sounds = Saying(SoundsOf(request.Today.Correspondences.IsEmpty ? request.Newest.Take(1) : request.Today.Correspondences));
         var longest = request.Before.Correspondences.Count < EnoughForFour ? 3 : 4;
         var sayable = work.Known.Where(w => w.Segmentation.SoundCount >= longest - 1 && w.Segmentation.SoundCount <= longest && w.Suffix is null).ToList();
-        var own = sayable.Where(w => HasSound(w, sounds)).ToList();
+        var own = sayable.Where(w => w.ContainsAny(sounds)).ToList();
         return work.Choice(id).Take(own.Count >= count ? own : sayable, count).OrderBy(w => w.Segmentation.SoundCount)
-            .Select(w => Items.OfWord(id, w, [Reason.Of("only-said"), .. HasSound(w, sounds) ? [Reason.Of("has-sound")] : ImmutableArray<Reason>.Empty], oral: true));
+            .Select(w => Items.OfWord(id, w, [Reason.Of("only-said"), .. w.ContainsAny(sounds) ? [Reason.Of("has-sound")] : ImmutableArray<Reason>.Empty], oral: true));
     }
 
-    internal static HashSet<string> SoundsOf(IEnumerable<Correspondence> correspondences) => correspondences.SelectMany(c => c.Sounds).Select(s => s.Symbol).ToHashSet();
+    internal static HashSet<Sound> SoundsOf(IEnumerable<Correspondence> correspondences) => [.. correspondences.SelectMany(c => c.Sounds)];
 
-    internal static bool HasSound(Word word, HashSet<string> sounds)
-    {
-        foreach (var part in word.Required)
-        {
-            foreach (var sound in part.Sounds)
-            {
-                if (sounds.Contains(sound.Symbol)) return true;
-            }
-        }
-        return false;
-    }
+    /// <summary>What says one of the sounds: a word that contains one of these has it.</summary>
+    internal static CorrespondenceSet Saying(IReadOnlyCollection<Sound> sounds) => CorrespondenceSet.Of(Correspondence.All.Where(c => c.Sounds.Any(sounds.Contains)));
 
     /// <summary>Riddles whose answers hold a sound taught lately.</summary>
     private static IEnumerable<Item> Clues(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var sounds = SoundsOf(request.Newest.Take(RecentCorrespondences));
+        var sounds = Saying(SoundsOf(request.Newest.Take(RecentCorrespondences)));
         var told = work.Known.Where(w => w.Suffix is null && request.Materials.Meanings.Of(w.Spelling) is not null).ToList();
-        var own = told.Where(w => HasSound(w, sounds)).ToList();
+        var own = told.Where(w => w.ContainsAny(sounds)).ToList();
         return work.Choice(id).Take(own.Count >= count ? own : told, count).Select(w => new ClueItem($"{id}:{w.Spelling}", false, w.Spelling, request.Materials.Meanings.Of(w.Spelling)!, [Reason.Of("only-said")]));
     }
 
     private static IEnumerable<Item> Recent(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var newest = request.Newest.Take(RecentCorrespondences).ToList();
-        return work.Choice("recent").Take(work.LikelyBefore.Where(w => newest.Exists(w.Contains)), count).Select(w => Items.OfWord(id, w, WordChoice.Explain(request, w), meaning: Items.MeaningFor(request, w)));
+        var newest = CorrespondenceSet.Of(request.Newest.Take(RecentCorrespondences));
+        return work.Choice("recent").Take(work.LikelyBefore.Where(w => w.ContainsAny(newest)), count).Select(w => Items.OfWord(id, w, WordChoice.Explain(request, w), meaning: Items.MeaningFor(request, w)));
     }
 
     /// <summary>The last two, then those longest unseen.</summary>

@@ -33,9 +33,9 @@ internal static class SpellingChoosers
         var safe = work.Set.Where(w => !HasTwin(work.Request, w) || SettledBy(work.Request, w) is not null).ToList();
         var own = safe.Where(work.IsOwn).ToList();
         if (own.Count < Math.Min(2, count)) own.AddRange(work.Choice($"{id}:more").Take(work.Own.Where(w => !HasTwin(work.Request, w)), count, own));
-        var words = new WordChoice(work.Request, work.Stream("spell")) { OneSpellingOfASound = true }.Take(own, count);
+        var words = new WordChoice(work, work.Stream("spell")) { OneSpellingOfASound = true }.Take(own, count);
         var room = Math.Min(count - words.Count, words.Count / 2);
-        if (room > 0) words.AddRange(new WordChoice(work.Request, work.Stream("spell-contrast")) { OneSpellingOfASound = true }.Take(safe.Except(own), room, words));
+        if (room > 0) words.AddRange(new WordChoice(work, work.Stream("spell-contrast")) { OneSpellingOfASound = true }.Take(safe.Except(own), room, words));
         return WordChoice.EasyToHard(ReadingChoosers.Shown(work, OneSpellingEach(work, words), count)).Select(w => Items.OfWord(id, w, WordChoice.Explain(work.Request, w), sentence: HasTwin(work.Request, w) ? SettledBy(work.Request, w) : null));
     }
 
@@ -52,7 +52,7 @@ internal static class SpellingChoosers
     internal static bool HasTwin(LessonRequest request, Word word) => request.Lexicon.Homophones(word, request.After.Accent).Any(h => h.Zipf >= HeardOften || h.IsKnown);
 
     /// <summary>A sentence for the adult to say with the word; it need not be readable.</summary>
-    internal static string? SettledBy(LessonRequest request, Word word) => request.Materials.Sentences.Sentences.Where(s => s.Tokens.Length > 3 && s.Tokens.Count(t => t.Word == word) == 1).Select(s => s.Text).FirstOrDefault();
+    internal static string? SettledBy(LessonRequest request, Word word) => request.Materials.Sentences.Having(word).Where(s => s.Tokens.Length > 3 && s.Tokens.Count(t => t.Word == word) == 1).Select(s => s.Text).FirstOrDefault();
 
     /// <summary>Words just read with today's grapheme left out, to be written in.</summary>
     private static IEnumerable<Item> Gaps(LessonWork work, string id, int count) => WithTarget(work, id, count, _ => true).Select(w => Items.OfGap(id, w, PlaceOfTarget(work, w)));

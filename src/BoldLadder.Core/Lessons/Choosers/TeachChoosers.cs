@@ -36,11 +36,11 @@ internal static class TeachChoosers
     {
         if (work.Request.Today.Correspondences.IsEmpty) return [];
         var sounds = RevisitChoosers.SoundsOf(work.Request.Today.Correspondences.Take(1));
-        var target = work.Request.Today.Correspondences[0];
+        var (saying, target) = (RevisitChoosers.Saying(sounds), work.Request.Today.Correspondences[0]);
         // Two sounds at once (x, le) are heard in words that have them together.
-        var sayable = work.Known.Where(w => w.Suffix is null && w.Segmentation.Taps <= Weights.EasyTaps && (target.Sounds.Length > 1 ? w.Contains(target) : RevisitChoosers.HasSound(w, sounds))).ToList();
-        var starts = sayable.Where(w => sounds.Contains(w.Required[0].Sounds[0].Symbol)).ToList();
-        var ends = sayable.Where(w => sounds.Contains(w.Required[^1].Sounds[^1].Symbol)).ToList();
+        var sayable = work.Known.Where(w => w.Suffix is null && w.Segmentation.Taps <= Weights.EasyTaps && (target.Sounds.Length > 1 ? w.Contains(target) : w.ContainsAny(saying))).ToList();
+        var starts = sayable.Where(w => sounds.Contains(w.Required[0].Sounds[0])).ToList();
+        var ends = sayable.Where(w => sounds.Contains(w.Required[^1].Sounds[^1])).ToList();
         var best = starts.Count >= count ? starts : ends.Count >= count ? ends : sayable;
         var where = best == starts ? "starts-with-it" : best == ends ? "ends-with-it" : "has-sound";
         return work.Choice(id).Take(best, count).Select(w => Items.OfWord(id, w, [Reason.Of(where)], oral: true));
