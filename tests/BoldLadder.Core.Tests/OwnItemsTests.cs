@@ -102,6 +102,19 @@ public class OwnItemsTests
     }
 
     [Fact]
+    public void Sentences_and_texts_with_a_word_the_school_banned_do_not_come()
+    {
+        bool Has(IEnumerable<Sentence> sentences) => sentences.SelectMany(s => s.Tokens).Any(t => t.Word.Spelling == "cat");
+        var own = Given.Materials.With(SchoolWords.Over(Given.Lexicon, [new("cat", SchoolVerdict.Ban, null, "x")]));
+        var (before, after) = (new LessonWork(Given.Request(110, 1)), new LessonWork(Given.Request(110, 1) with { Materials = own }));
+        Assert.True(Has(before.Sentences));
+        Assert.False(Has(after.Sentences));
+        Assert.Equal(before.Sentences.Where(s => !Has([s])).Select(s => s.Text), after.Sentences.Select(s => s.Text));
+        Assert.Contains(own.Texts.Texts, t => Has(t.All));
+        Assert.DoesNotContain(own.Texts.Texts, t => Has(t.All) && t.All.All(after.MayBeRead));
+    }
+
+    [Fact]
     public void What_to_gather_has_each_card_once_and_tiles_for_the_word_that_needs_most()
     {
         var lessons = new[] { 30, 31, 32 }.Select(r => Day(r).Lesson).ToList();

@@ -13,6 +13,6 @@ public sealed record Materials(Lexicon Lexicon, SentenceBank Sentences, TextBank
         lexicon, new SentenceBank(linesOf("sentences/bank.txt"), lexicon), new TextBank(linesOf("sentences/texts.txt"), lexicon), new Meanings(linesOf("sentences/meanings.tsv").Skip(1)),
         linesOf("pictures/pictures.tsv").Skip(1).Select(l => l.Split('\t')).ToDictionary(r => r[0], r => r[1], StringComparer.Ordinal));
 
-    /// <summary>The same with other words: a school's own layer.</summary>
-    public Materials With(Lexicon lexicon) => this with { Lexicon = lexicon };
+    /// <summary>The same with other words, in sentences and texts too: a school's own layer.</summary>
+    public Materials With(Lexicon lexicon) => this with { Lexicon = lexicon, Sentences = Sentences.With(lexicon), Texts = Texts.With(lexicon) };
 }

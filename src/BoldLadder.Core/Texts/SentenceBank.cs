@@ -18,8 +18,13 @@ public sealed class SentenceBank
 
     /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out.</param>
     public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
+        : this([.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()])
     {
-        Sentences = [.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()];
+    }
+
+    private SentenceBank(ImmutableArray<Sentence> sentences)
+    {
+        Sentences = sentences;
         words = [.. Sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
         having = Sentences.SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s))).ToLookup(h => h.w, h => h.s);
         var places = words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
@@ -27,6 +32,9 @@ public sealed class SentenceBank
     }
 
     public ImmutableArray<Sentence> Sentences { get; }
+
+    /// <summary>The same sentences with the words as another lexicon has them.</summary>
+    public SentenceBank With(Lexicon lexicon) => new([.. Sentences.Select(s => s.With(lexicon))]);
 
     /// <summary>The sentences that have a word, in the order of the bank.</summary>
     public IEnumerable<Sentence> Having(Word word) => having[word];
@@ -66,6 +74,13 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
             tokens.Add((written, word));
         }
         return new Sentence(line, tokens.ToImmutable());
+    }
+
+    /// <summary>The same sentence with its words as another lexicon has them: a school's own layer.</summary>
+    public Sentence With(Lexicon lexicon)
+    {
+        Word Own(Word word) => lexicon.Find(word.Spelling) ?? word;
+        return Tokens.All(t => Own(t.Word) == t.Word) ? this : new Sentence(Text, [.. Tokens.Select(t => (t.Written, Own(t.Word)))]);
     }
 
     /// <summary>A word as written without the punctuation round it, in lower case.</summary>

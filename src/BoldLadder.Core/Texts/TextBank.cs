@@ -38,7 +38,12 @@ public sealed class TextBank
         Texts = texts.ToImmutable();
     }
 
+    private TextBank(ImmutableArray<ShortText> texts) => Texts = texts;
+
     public ImmutableArray<ShortText> Texts { get; }
+
+    /// <summary>The same texts with the words as another lexicon has them.</summary>
+    public TextBank With(Lexicon lexicon) => new([.. Texts.Select(t => t with { Name = t.Name.With(lexicon), Sentences = [.. t.Sentences.Select(s => s.With(lexicon))] })]);
 
     /// <summary>The texts whose every word is decodable or a taught tricky word.</summary>
     public IEnumerable<ShortText> Readable(Taught taught, IReadOnlySet<string> tricky) => Texts.Where(t => t.All.All(s => s.CanBeRead(taught, tricky)));

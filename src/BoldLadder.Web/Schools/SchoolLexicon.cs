@@ -14,15 +14,15 @@ public sealed class SchoolLexicon(SchoolScope scope, WordData words, IMemoryCach
 
     public Lexicon Lexicon => Materials.Lexicon;
 
-    public Materials Materials => materials ??= scope.Words.Count == 0 ? words.Materials : words.Materials.With(Made());
+    public Materials Materials => materials ??= scope.Words.Count == 0 ? words.Materials : Made();
 
-    private Lexicon Made()
+    private Materials Made()
     {
         var key = (nameof(SchoolLexicon), string.Join('\n', scope.Words.OrderBy(w => w.Spelling, StringComparer.Ordinal).Select(w => $"{w.Spelling} {w.Verdict} {w.Graphemes} {w.Phonemes}")));
         return cache.GetOrCreate(key, entry =>
         {
             entry.SlidingExpiration = TimeSpan.FromHours(1);
-            return SchoolWords.Over(words.Lexicon, [.. scope.Words.Select(Layered)]);
+            return words.Materials.With(SchoolWords.Over(words.Lexicon, [.. scope.Words.Select(Layered)]));
         })!;
     }
 
