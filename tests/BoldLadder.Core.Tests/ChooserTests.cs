@@ -1,4 +1,5 @@
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Templates;
@@ -60,6 +61,20 @@ public class ChooserTests
         var clues = Made<ClueItem>(request, ActivityKind.Clues, 4);
         Assert.Equal(4, clues.Count);
         Assert.All(clues, c => Assert.True(Given.Word(c.Word).Required.SelectMany(p => p.Sounds).Any(s => sounds.Contains(s.Symbol)) && !c.Clue.Split(' ').Contains(c.Word), c.Word));
+    }
+
+    [Fact]
+    public void On_a_day_that_goes_back_recent_words_are_not_those_of_practise_and_sentences_say_so()
+    {
+        var day = Day("igh=aɪ");
+        var request = day with { Today = QuietDay.Of(QuietDay.Id(DayKind.Review), day.Newest) };
+        var lesson = LessonPlanner.Plan(request);
+        List<string> Words(ActivityKind kind) => [.. lesson.Activities.Where(a => a.Kind == kind).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word)];
+        Assert.NotEmpty(Words(ActivityKind.RecentWords));
+        Assert.Empty(Words(ActivityKind.RecentWords).Intersect(Words(ActivityKind.ReadWords)));
+        var reasons = Made<SentenceItem>(request, ActivityKind.ReadSentence, 3).SelectMany(s => s.Reasons).ToList();
+        Assert.Contains(reasons, r => r.Code == "goes-back-in-words");
+        Assert.DoesNotContain(reasons, r => r.Code == "uses-in-words");
     }
 
     [Fact]

@@ -20,7 +20,7 @@ public sealed record GroupDay(Group Group, DateOnly Date, Ladder Ladder, SchoolC
 /// <summary>Turns a group and a date into a lesson, with what the store knows.</summary>
 public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
 {
-    public const string Engine = "4";
+    public const string Engine = "5";
 
     public async Task<GroupDay> Day(Group group, DateOnly date)
     {

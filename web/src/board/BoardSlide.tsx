@@ -1,11 +1,15 @@
+import { CrosswordClues } from '../lesson/CrosswordClues';
 import { CrosswordGrid } from '../lesson/CrosswordGrid';
 import { PartIcon } from '../lesson/PartIcon';
 import { Picture } from '../lesson/Picture';
-import { countOf, countText, soundText, text, textOf } from '../text/text';
+import { countOf, countText, headingText, soundText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
 import type { Slide } from './slides';
+
+/** Texts with fewer letters are shown larger. */
+const SHORT_TEXT = 240;
 
 /** What stands on the board: as large as the screen lets it. */
 export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolean }) {
@@ -88,7 +92,7 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       return (
         <span className="board-stack">
           <span className={`board-word literacy board-length-${item.word.length > 7 ? 'long' : 'short'}`}>
-            <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={revealed} />
+            <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={revealed} even />
           </span>
           <span className="literacy board-options">{item.options.join('   ')}</span>
         </span>
@@ -109,19 +113,22 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       return <span className="board-sentence literacy">{item.words.map((w) => w.word).join('   ')}</span>;
     case 'sort':
       return (
-        <span className="board-sort literacy">
-          {revealed
-            ? item.headings.map((h, i) => (
-                <span key={h}>
-                  <strong>{item.by === 'position' ? textOf('card', h) : item.by === 'spelling' ? h : soundText(h)}</strong>
-                  {item.words
-                    .filter((w) => w.heading === i)
-                    .map((w) => (
-                      <span key={w.word}>{w.word}</span>
-                    ))}
-                </span>
-              ))
-            : item.words.map((w) => <span key={w.word}>{w.word}</span>)}
+        <span className="board-stack literacy">
+          <span className="board-sort">
+            {item.headings.map((h, i) => (
+              <span key={h} className="board-heading">
+                <strong>{headingText(item.by, h)}</strong>
+                {revealed && item.words.filter((w) => w.heading === i).map((w) => <span key={w.word}>{w.word}</span>)}
+              </span>
+            ))}
+          </span>
+          {!revealed && (
+            <span className="board-sort">
+              {item.words.map((w) => (
+                <span key={w.word}>{w.word}</span>
+              ))}
+            </span>
+          )}
         </span>
       );
     case 'picture':
@@ -133,13 +140,18 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       );
     case 'text':
       return (
-        <span className="board-text literacy">
+        <span className={`board-text literacy${item.sentences.reduce((letters, s) => letters + s.text.length, 0) < SHORT_TEXT ? ' board-text-short' : ''}`}>
           <strong>{item.title}</strong>
           <span>{item.sentences.map((s) => s.text).join(' ')}</span>
         </span>
       );
     case 'crossword':
-      return <CrosswordGrid item={item} answers={revealed} />;
+      return (
+        <span className="board-crossword">
+          <CrosswordGrid item={item} answers={revealed} />
+          <CrosswordClues item={item} />
+        </span>
+      );
     case 'missing-word':
       return (
         <span className="board-stack">

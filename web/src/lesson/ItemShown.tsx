@@ -1,9 +1,10 @@
 import { Fragment } from 'react';
-import { labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
+import { headingText, labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
+import { CrosswordClues } from './CrosswordClues';
 import { CrosswordGrid } from './CrosswordGrid';
-import type { Activity, CrosswordItem, Item, SentenceItem } from './lesson';
+import type { Activity, Item, SentenceItem } from './lesson';
 import { Picture } from './Picture';
 
 interface Props {
@@ -62,7 +63,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
     case 'choice':
       return (
         <span className={card} title={item.word}>
-          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} />
+          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} even />
           <small>{item.options.join(` ${text('choice.or')} `)}</small>
         </span>
       );
@@ -116,7 +117,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
           <div className="sort-columns">
             {item.headings.map((heading, h) => (
               <div key={heading} className="sort-column">
-                <strong className={item.by === 'spelling' ? 'literacy' : undefined}>{item.by === 'position' ? textOf('card', heading) : item.by === 'spelling' ? heading : soundText(heading)}</strong>
+                <strong className={item.by === 'spelling' ? 'literacy' : undefined}>{headingText(item.by, heading)}</strong>
                 {item.words
                   .filter((w) => w.heading === h)
                   .map((w) => (
@@ -169,27 +170,6 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
     default:
       return null;
   }
-}
-
-function CrosswordClues({ item }: { item: CrosswordItem }) {
-  return (
-    <div className="crossword-clues">
-      {([true, false] as const).map((across) => (
-        <div key={String(across)}>
-          <strong>{text(across ? 'crossword.across' : 'crossword.down')}</strong>
-          <ul>
-            {item.lines
-              .filter((l) => l.across === across)
-              .map((l) => (
-                <li key={l.word}>
-                  {l.number} {l.picture ? <Picture name={l.picture} size={40} /> : <span className="literacy">{l.clue}</span>}
-                </li>
-              ))}
-          </ul>
-        </div>
-      ))}
-    </div>
-  );
 }
 
 function SentenceShown({ item, broken, kind, print }: { item: SentenceItem; broken: boolean; kind: Activity['kind']; print: boolean }) {

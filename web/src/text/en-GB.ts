@@ -153,6 +153,7 @@ export const messages = {
   'reason.changes-insert': 'one more is put in',
   'reason.changes-delete': 'one is taken out',
   'reason.uses-in-words': 'uses {0} in {1, plural, one {one word} other {# words}}',
+  'reason.goes-back-in-words': '{0, plural, one {one word has} other {# words have}} what the day goes back to',
   'reason.all-taught': 'every word can be read today',
   'reason.not-taught': '{0} is not taught yet',
   'reason.unknown-word': '{0} is not in the word list',

@@ -67,6 +67,11 @@ export function countText(word: { taps: number; phonemes: string }): string {
   return text(wording.countsSounds ? 'board.sounds' : 'board.taps', { count: countOf(word) });
 }
 
+/** The heading of a sort: a place in the word, a spelling, or a sound. */
+export function headingText(by: string, heading: string): string {
+  return by === 'position' ? textOf('card', heading) : by === 'spelling' ? heading : soundText(heading);
+}
+
 /** Sounds as the school shows them: /eɪ/, or “ai as in rain”. Two sounds of one grapheme are joined by +. */
 export function soundText(sounds: string): string {
   if (!wording.plainSounds) return `/${sounds}/`;

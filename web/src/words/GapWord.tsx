@@ -7,10 +7,12 @@ interface Props {
   /** The place of the grapheme that is left out. */
   gap: number;
   revealed: boolean;
+  /** True where children choose what to put in: then the line says nothing of how many letters are gone. */
+  even?: boolean;
 }
 
 /** A word with one grapheme left out, a line for each of its letters; once revealed, the letters stand on the lines. */
-export function GapWord({ word, marks, gap, revealed }: Props) {
+export function GapWord({ word, marks, gap, revealed, even = false }: Props) {
   const runs = runsOf(shown(word), marks);
   return (
     <span className="gap-word">
@@ -18,8 +20,8 @@ export function GapWord({ word, marks, gap, revealed }: Props) {
       <span aria-hidden="true">
         {runs.map((run, i) =>
           run.part === gap ? (
-            <span key={i} className={`gap${revealed ? ' gap-shown' : ''}`}>
-              {run.letters}
+            <span key={i} className={`gap${revealed ? ' gap-shown' : even ? ' gap-even' : ''}`}>
+              {even && !revealed ? '\u00a0' : run.letters}
             </span>
           ) : (
             <span key={i}>{run.letters}</span>

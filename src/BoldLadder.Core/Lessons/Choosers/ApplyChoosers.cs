@@ -67,7 +67,7 @@ internal static class ApplyChoosers
     private static Reason Uses(LessonWork work, Sentence sentence)
     {
         var count = ReadingChoosers.Hits(work, sentence);
-        return count == 0 ? Reason.Of("all-taught") : Reason.Of("uses-in-words", work.Request.Today.Label, count.ToString(CultureInfo.InvariantCulture));
+        return count == 0 ? Reason.Of("all-taught") : ReadingChoosers.UsesInWords(work.Request.Today, count);
     }
 
     /// <summary>A phrase, its picture, and pictures of other things that can be read.</summary>

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Activities.MadeUp;
+using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
@@ -134,10 +135,14 @@ internal static class ReadingChoosers
             .OrderByDescending(s => s.Hits).ThenBy(s => s.Sentence.Tokens.Length).ThenBy(s => s.Sentence.Text, StringComparer.Ordinal).Take(count)
             .Select(s => Items.OfSentence(id, s.Sentence, work.Request.After,
             [
-                Reason.Of("uses-in-words", work.Request.Today.Label, s.Hits.ToString(CultureInfo.InvariantCulture)),
+                UsesInWords(work.Request.Today, s.Hits),
                 .. s.Sentence.Tokens.Where(t => HasOtherJob(work.Request, t.Word)).Select(t => Reason.Of("another-job-in", Sentence.Plain(t.Written))),
             ]));
     }
+
+    /// <summary>In how many words a sentence has what the day is about: what is new, or on a quiet day what it goes back to.</summary>
+    internal static Reason UsesInWords(Rung today, int words) => words.ToString(CultureInfo.InvariantCulture) is var count && today.Kind == RungKind.Lesson
+        ? Reason.Of("uses-in-words", today.Label, count) : Reason.Of("goes-back-in-words", count);
 
     internal static int Hits(LessonWork work, Sentence sentence)
     {

@@ -97,11 +97,14 @@ internal static class RevisitChoosers
         return work.Choice(id).Take(own.Count >= count ? own : told, count).Select(w => new ClueItem($"{id}:{w.Spelling}", false, w.Spelling, request.Materials.Meanings.Of(w.Spelling)!, [Reason.Of("only-said")]));
     }
 
+    /// <summary>Words with what was taught last, rather not those that come in Practise anyway.</summary>
     private static IEnumerable<Item> Recent(LessonWork work, string id, int count)
     {
         var request = work.Request;
         var newest = CorrespondenceSet.Of(request.Newest.Take(RecentCorrespondences));
-        return work.Choice("recent").Take(work.LikelyBefore.Where(w => w.ContainsAny(newest)), count).Select(w => Items.OfWord(id, w, WordChoice.Explain(request, w), meaning: Items.MeaningFor(request, w)));
+        var words = work.LikelyBefore.Where(w => w.ContainsAny(newest)).ToList();
+        var others = words.Where(w => !work.Set.Contains(w)).ToList();
+        return work.Choice("recent").Take(others.Count >= count ? others : words, count).Select(w => Items.OfWord(id, w, WordChoice.Explain(request, w), meaning: Items.MeaningFor(request, w)));
     }
 
     /// <summary>The last two, then those longest unseen.</summary>
