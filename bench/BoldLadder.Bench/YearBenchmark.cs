@@ -7,7 +7,9 @@ using BoldLadder.Tool;
 
 namespace BoldLadder.Bench;
 
-/// <summary>Planning two weeks for four groups and a year for one, beside finding all words that can be read; with half and the whole of the lexicon.</summary>
+/// <summary>Planning two weeks for four groups and a year for one, beside finding all words that can be read; with half and the whole of the lexicon.
+/// The code that plans is compiled anew several times while it warms up; a server that plans years has long done so.</summary>
+[WarmupCount(12)]
 public class YearBenchmark
 {
     private const int Days = 10;

@@ -84,6 +84,7 @@ public class ExtrasTests
         {
             Assert.True(g.Request.After.CanRead(Given.Word(i.Word)));
             Assert.Contains(g.Request.Today.Correspondences, c => c.Grapheme.Text == i.Graphemes.Split('|')[i.Gap]);
+            Assert.Contains('|', i.Graphemes);
         }));
     }
 

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
@@ -64,6 +65,9 @@ public class LessonLawTests
 
     private const double LowestScore = 0.8;
 
+    /// <summary>True for an item that says why it is there; what is only laid out of words that say so (a sort, a crossword) has nothing of its own to say.</summary>
+    private static bool IsExplained(Item item) => item.GetType().GetProperty("Reasons")?.GetValue(item) is not ImmutableArray<Reason> reasons || reasons.Length > 0;
+
     private static void HoldsFor(LessonRequest request, Lesson lesson, Activity activity, string where)
     {
         var part = lesson.Parts.Single(p => p.Activities.Contains(activity)).Kind;
@@ -72,6 +76,7 @@ public class LessonLawTests
         Assert.All(activity.Items.OfType<WordItem>().Where(i => i.Oral).Select(i => Given.Word(i.Word)), w => Assert.True(w.IsForLessons && w.IsKnown, $"{where} {activity.Id}: {w} is said"));
         Assert.Equal(activity.Items.Length, activity.Items.Select(i => i.Id).Distinct().Count());
         Assert.Equal(Chooser.All[activity.Kind].Response, activity.Response);
+        Assert.All(activity.Items.Concat(activity.Items.OfType<LineItem>().SelectMany(l => l.Words)), i => Assert.True(IsExplained(i), $"{where}: {i.Id} has no reason"));
         if (part == PartKind.Revisit && request.Today.Kind == RungKind.Lesson)
         {
             Assert.All(activity.Items.SelectMany(ReadByChildren.Correspondences), c => Assert.DoesNotContain(c, request.Today.Correspondences));

@@ -162,6 +162,28 @@ public class PlannerTests
         }
     }
 
+    [Theory]
+    [InlineData(ActivityKind.GraphemeCards, PartKind.Revisit)]
+    [InlineData(ActivityKind.SoundToSpellings, PartKind.Revisit)]
+    [InlineData(ActivityKind.OralBlending, PartKind.Revisit)]
+    [InlineData(ActivityKind.Clues, PartKind.Revisit)]
+    [InlineData(ActivityKind.TrickySoFar, PartKind.Revisit)]
+    [InlineData(ActivityKind.SpotGrapheme, PartKind.Teach)]
+    [InlineData(ActivityKind.MadeUpWords, PartKind.Practise)]
+    [InlineData(ActivityKind.HasSound, PartKind.Practise)]
+    [InlineData(ActivityKind.ReadSentence, PartKind.Apply)]
+    public void One_thing_of_an_activity_can_be_changed_alone(ActivityKind kind, PartKind part)
+    {
+        var request = Given.Request(Given.RungOf("oa=əʊ"), 1);
+        var lesson = LessonPlanner.Plan(request);
+        var activity = LessonPlanner.Another(request, lesson, part, kind, 5, 4)!;
+        var at = activity.Items.ToList().FindIndex(i => i is not CardItem { Reasons: [{ Code: "show-it" }] });
+        var with = lesson with { Parts = [.. lesson.Parts.Select(p => p.Kind == part ? p with { Activities = p.Activities.Add(activity) } : p)] };
+        var changed = LessonPlanner.ReplaceOne(request, with, activity, activity.Items[at].Id, 6);
+        Assert.DoesNotContain(activity.Items, i => i.Id == changed.Items[at].Id);
+        Assert.Equal(activity.Items.RemoveAt(at).Select(i => i.Id), changed.Items.RemoveAt(at).Select(i => i.Id));
+    }
+
     [Fact]
     public void Every_word_says_why_it_was_chosen()
     {

@@ -128,6 +128,19 @@ public sealed class LessonEditingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_word_that_is_only_said_and_the_answer_of_a_riddle_can_be_kept_out_too()
+    {
+        var withClues = await lead.Changed(lesson, new LessonCommand(LessonCommandType.AddActivity, Kind: ActivityKind.Clues, Part: PartKind.Revisit));
+        var clue = withClues.Lesson.Activities.SelectMany(a => a.Items).OfType<ClueItem>().First();
+        var changed = await lead.Changed(withClues, new LessonCommand(LessonCommandType.Ban, ItemId: clue.Id));
+        Assert.DoesNotContain(changed.Lesson.Activities.SelectMany(a => a.Items).OfType<IOfWord>(), i => i.Word == clue.Word);
+        Assert.NotEmpty(changed.Lesson.Activities.SelectMany(a => a.Items).OfType<ClueItem>());
+        var said = changed.Lesson.Activities.SelectMany(a => a.Items).OfType<WordItem>().First(w => w.Oral);
+        var again = await lead.Changed(changed, new LessonCommand(LessonCommandType.Ban, ItemId: said.Id));
+        Assert.DoesNotContain(again.Lesson.Activities.SelectMany(a => a.Items).OfType<IOfWord>(), i => i.Word == said.Word);
+    }
+
+    [Fact]
     public async Task Only_a_lead_keeps_a_word_from_the_school_and_with_a_reason()
     {
         var word = lesson.Lesson.Find("practise-read")!.Items.OfType<WordItem>().First();

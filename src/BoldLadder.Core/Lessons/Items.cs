@@ -34,12 +34,12 @@ public static class Items
         [.. made.Segmentation.Letters().Select(l => l.Part)], made.Segmentation.Taps,
         [.. today.Correspondences.Where(made.Segmentation.Parts.Contains).Select(c => Reason.Of("uses", c.Grapheme.Text))]);
 
-    public static GapItem OfGap(string activity, Word word, int place) => new(
-        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, MarksOf(word), place, []);
+    public static GapItem OfGap(string activity, Word word, int place, IEnumerable<Reason> reasons) => new(
+        $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, MarksOf(word), place, [.. reasons]);
 
     /// <param name="spellings">The taught correspondences that sound so, in the order they are to be told.</param>
-    public static SpellingsItem OfSpellings(string activity, string sounds, IReadOnlyList<Correspondence> spellings) => new(
-        $"{activity}:{sounds}", false, sounds, spellings[0].Sounds[0].KeyWord, [.. spellings.Select(s => s.Grapheme.Text).Distinct()], [.. spellings.Select(s => s.ReferenceNotation)]);
+    public static SpellingsItem OfSpellings(string activity, string sounds, IReadOnlyList<Correspondence> spellings, IEnumerable<Reason> reasons) => new(
+        $"{activity}:{sounds}", false, sounds, spellings[0].Sounds[0].KeyWord, [.. spellings.Select(s => s.Grapheme.Text).Distinct()], [.. spellings.Select(s => s.ReferenceNotation)], [.. reasons]);
 
     public static SentenceItem OfSentence(string activity, Sentence sentence, Taught taught, IEnumerable<Reason> reasons) => new(
         $"{activity}:{sentence.Text}", false, sentence.Text,

@@ -112,10 +112,11 @@ public static class LessonPlanner
     /// <summary>
     /// The activity with other items, those that are kept staying; the same activity when there is nothing to choose from.
     /// </summary>
-    public static Activity Refill(LessonRequest request, Lesson lesson, Activity activity, long seed)
+    /// <param name="more">Items to choose from beyond as many as there are: where the first ones always come first, as the cards that are due.</param>
+    public static Activity Refill(LessonRequest request, Lesson lesson, Activity activity, long seed, int more = 0)
     {
         var work = WorkOn(request with { Seed = seed }, lesson, activity);
-        if (Chooser.Make(work, activity.Kind, PartOf(lesson, activity), Asked(activity), activity.Id) is not { } fresh) return activity;
+        if (Chooser.Make(work, activity.Kind, PartOf(lesson, activity), Asked(activity) + more, activity.Id) is not { } fresh) return activity;
         fresh = fresh with { SetByHand = activity.SetByHand, Seconds = activity.SetByHand ? activity.Seconds : fresh.Seconds };
         // A chain is one thing: with a word of another in it, it is none.
         if (activity.Kind == ActivityKind.WordChain) return fresh;
@@ -150,8 +151,10 @@ public static class LessonPlanner
     {
         if (activity.Kind == ActivityKind.WordChain) return activity;
         var held = activity with { Items = [.. activity.Items.Select(i => i with { Kept = i.Id != itemId })] };
-        var other = Refill(request, lesson, held, seed).Items.FirstOrDefault(i => activity.Items.All(a => a.Id != i.Id));
+        var other = Other(0) ?? Other(activity.Items.Length);
         return other is null ? activity : activity with { Items = [.. activity.Items.Select(i => i.Id == itemId ? other : i)] };
+
+        Item? Other(int more) => Refill(request, lesson, held, seed, more).Items.FirstOrDefault(i => activity.Items.All(a => a.Id != i.Id));
     }
 
     /// <summary>The work on one activity of a lesson that stands: its words to read are the shared set, and what the activity shows is to make way.</summary>

@@ -133,7 +133,7 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
     /// <summary>The word is kept from the group, or from the school by a lead, and another takes its place.</summary>
     private async Task<Outcome> Banned(LessonRequest request, StoredLesson lesson, Activity activity, LessonCommand command)
     {
-        if (activity.Items.First(i => i.Id == command.ItemId) is not WordItem { Word: var word }) return Unusable("not-a-word", "Only a word can be kept out. Choose another item instead.");
+        if (activity.Items.First(i => i.Id == command.ItemId) is not IOfWord { Word: var word }) return Unusable("not-a-word", "Only a word can be kept out. Choose another item instead.");
         var reason = (command.Text ?? "").Trim();
         if (reason.Length > LongestReason) return Unusable("reason-too-long", $"Keep the reason to {LongestReason} letters.");
         if (command.ForSchool == true)
@@ -149,9 +149,10 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
         }
         var without = request with { Avoid = request.Avoid.Append(word).ToHashSet() };
         var document = lesson.Document;
-        foreach (var own in document.Activities.Where(a => a.Items.Any(i => ReadByChildren.Words(i).Contains(word))).ToList())
+        bool Has(Item item) => item is IOfWord own && own.Word == word || ReadByChildren.Words(item).Contains(word);
+        foreach (var own in document.Activities.Where(a => a.Items.Any(Has)).ToList())
         {
-            document = LessonRepair.Of(without, document, [.. own.Items.Where(i => ReadByChildren.Words(i).Contains(word)).Select(i => new ItemProblem(i.Id, [Reason.Of("left-out", word)]))]);
+            document = LessonRepair.Of(without, document, [.. own.Items.Where(Has).Select(i => new ItemProblem(i.Id, [Reason.Of("left-out", word)]))]);
         }
         return document;
     }

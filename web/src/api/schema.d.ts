@@ -1175,6 +1175,7 @@ export interface components {
             keyWord: string;
             graphemes: string[];
             correspondences: string[];
+            reasons?: null | components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
         };

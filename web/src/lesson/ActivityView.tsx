@@ -3,13 +3,13 @@ import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { labelText, saysText, text, textOf } from '../text/text';
 import { ItemShown } from './ItemShown';
+import { ItemTile } from './ItemTile';
 import { cardsOf, minutesOf, takesText, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './lesson';
 import { TypeOwn } from './TypeOwn';
-import { WordTile } from './WordTile';
+import { tileOf } from './why';
 
 /** Nothing to choose from: what is new is new. */
 const FIXED: Activity['kind'][] = ['last-miss', 'new-correspondence', 'where-it-stands', 'mouth-cue', 'memory-phrase', 'formation', 'set-beside', 'new-tricky-word', 'new-pattern', 'new-suffix', 'read-unmarked', 'read-at-speed'];
-const WITHOUT_TILES: Activity['kind'][] = ['word-chain', 'read-unmarked', 'read-at-speed', 'has-sound', 'find-in-words', 'oral-blending', 'oral-segmenting', 'hear-sound', 'oral-sentence'];
 
 interface Props {
   view: LessonView;
@@ -88,7 +88,8 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
       {oral && <p className="quiet small mb-2">{text('lesson.onlySaid')}</p>}
       <div className="items">
         {activity.items.map((item) => {
-          if (item.$type === 'word' && !WITHOUT_TILES.includes(activity.kind)) return <WordTile key={item.id} item={item} broken={isBroken(item.id)} editable={changeable} busy={busy} onCommand={onCommand} />;
+          const tile = tileOf(item, activity.kind);
+          if (tile) return <ItemTile key={tile.id} item={tile} kind={activity.kind} broken={isBroken(item.id)} editable={changeable} busy={busy} onCommand={onCommand} />;
           if (item.$type === 'card' && (activity.kind === 'new-correspondence' || activity.kind === 'where-it-stands')) return <NewCard key={item.id} item={item} />;
           if (item.$type === 'card' && activity.kind === 'memory-phrase') {
             return (

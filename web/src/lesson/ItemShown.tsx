@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import { headingText, labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
+import { headingText, reasonText, saysText, soundText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { CrosswordClues } from './CrosswordClues';
@@ -15,20 +15,18 @@ interface Props {
   print?: boolean;
 }
 
-/** Any item but a word tile, as a lesson's page and its print show it. */
+/** Any item, as a lesson's page and its print show it. */
 export function ItemShown({ item, kind, broken = false, print = false }: Props) {
   const card = `card-item literacy${broken ? ' broken' : ''}`;
   switch (item.$type) {
     case 'card':
       if (kind === 'mouth-cue') return <p className="cue">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds.split('+').map((s) => textOf('mouth', s)).join(' ')}`}</p>;
       return (
-        <span className={card} title={print ? undefined : [soundText(item.sounds), ...item.reasons.map(reasonText)].join(' · ')}>
-          {item.grapheme}
-        </span>
+        <span className={card}>{item.grapheme}</span>
       );
     case 'word':
       return (
-        <span className={`word-plain literacy${broken ? ' broken' : ''}`} title={print ? undefined : item.reasons.map(reasonText).join(' · ')}>
+        <span className={`word-plain literacy${broken ? ' broken' : ''}`}>
           <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} hideMarks={kind === 'read-unmarked' || kind === 'read-at-speed' || item.oral} />
           {flagOf(item.reasons) && <small>{flagOf(item.reasons)}</small>}
         </span>
@@ -46,23 +44,23 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
         </div>
       );
     case 'sentence':
-      return <SentenceShown item={item} broken={broken} kind={kind} print={print} />;
+      return <SentenceShown item={item} broken={broken} print={print} />;
     case 'made-up':
       return (
-        <span className={card} title={print ? undefined : [`/${item.phonemes.replaceAll('|', ' ')}/`, ...item.reasons.map(reasonText)].join(' · ')}>
+        <span className={card}>
           <MarkedWord word={item.word} marks={item.marks} />
         </span>
       );
     case 'gap':
       return (
-        <span className={card} title={item.word}>
+        <span className={card}>
           <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} />
           {print && <small>{item.word}</small>}
         </span>
       );
     case 'choice':
       return (
-        <span className={card} title={item.word}>
+        <span className={card}>
           <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={false} even />
           <small>{item.options.join(` ${text('choice.or')} `)}</small>
         </span>
@@ -80,9 +78,9 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'clue':
       return (
-        <p className="clue">
+        <span className="clue">
           {item.clue.charAt(0).toUpperCase() + item.clue.slice(1)}? <strong className="literacy">{item.word}</strong>
-        </p>
+        </span>
       );
     case 'beside':
       return (
@@ -156,10 +154,10 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'missing-word':
       return (
-        <p className={`sentence literacy${broken ? ' broken' : ''}`}>
+        <span className={`sentence literacy${broken ? ' broken' : ''}`}>
           {item.before} <span className="blank">____</span>
           {item.after} <small>{item.options.join(' · ')}</small>
-        </p>
+        </span>
       );
     case 'prompt':
       return (
@@ -172,26 +170,25 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
   }
 }
 
-function SentenceShown({ item, broken, kind, print }: { item: SentenceItem; broken: boolean; kind: Activity['kind']; print: boolean }) {
+function SentenceShown({ item, broken, print }: { item: SentenceItem; broken: boolean; print: boolean }) {
   return (
-    <div className={broken ? 'broken' : undefined}>
-      <p className="literacy sentence">
+    <span className={broken ? 'broken' : undefined}>
+      <span className="literacy sentence">
         {item.words.map((w, i) => (
           <Fragment key={i}>
             {i > 0 && ' '}
             <span className={w.status === 'tricky' ? 'word-tricky' : undefined}>{w.text}</span>
           </Fragment>
         ))}
-      </p>
+      </span>
       {item.pictures && (
-        <p className="pictures">
+        <span className="pictures">
           {item.pictures.map((p) => (
             <Picture key={p} name={p} size={print ? 48 : 72} />
           ))}
-        </p>
+        </span>
       )}
-      {kind !== 'hunt-page' && <p className="quiet small mb-0">{item.reasons.map((r) => reasonText({ ...r, arguments: r.arguments.map(labelText) })).join(' · ')}</p>}
-    </div>
+    </span>
   );
 }
 

@@ -25,8 +25,10 @@ public sealed record ChainStep(Word Word, ChainChange? Change);
 /// </summary>
 public sealed class ChainMaker
 {
-    private const int BeamWidth = 48;
-    private const int Starts = 96;
+    /// <summary>Paths that are followed at once, and words to start from, for each word of the chain: a short one is found sooner.</summary>
+    private const int BeamForEachWord = 6;
+    private const int MostPaths = 48;
+    private const int StartsForEachPath = 2;
 
     /// <summary>Ways to go on that are kept from each path.</summary>
     private const int MostHeirs = 6;
@@ -84,7 +86,8 @@ public sealed class ChainMaker
         var isTarget = graph.Words.Select(w => w.ContainsAny(with)).ToArray();
         var may = graph.Words.Select(w => !without.Contains(w.Spelling)).ToArray();
         var starts = random.Shuffle(Enumerable.Range(0, graph.Words.Count).Where(i => may[i]));
-        var beam = starts.OrderBy(i => !isTarget[i]).Take(Starts).Select(i => new Path(i, null, Worth(i), 1, null)).ToList();
+        var paths = Math.Min(MostPaths, BeamForEachWord * length);
+        var beam = starts.OrderBy(i => !isTarget[i]).Take(StartsForEachPath * paths).Select(i => new Path(i, null, Worth(i), 1, null)).ToList();
         Path? best = beam.FirstOrDefault();
         while (beam.Count > 0 && best!.Length < length)
         {
@@ -96,10 +99,10 @@ public sealed class ChainMaker
         double Worth(int word) => (isTarget[word] ? TargetWorth : 0) + (graph.Words[word].IsKnown ? KnownWorth : 0) + (Chance * random.Fraction());
 
         // The best few ways to go on from each path, then the best of all: one path's heirs must not fill the beam.
-        List<Path> Extended(List<Path> paths)
+        List<Path> Extended(List<Path> before)
         {
             var (next, own) = (new List<Path>(), new List<Path>());
-            foreach (var path in paths)
+            foreach (var path in before)
             {
                 own.Clear();
                 foreach (var (word, change) in graph.From(path.Word))
@@ -109,7 +112,7 @@ public sealed class ChainMaker
                 own.Sort((one, other) => other.Score.CompareTo(one.Score));
                 next.AddRange(own.Take(MostHeirs));
             }
-            return [.. next.OrderByDescending(p => p.Score).DistinctBy(p => p.Word).Take(BeamWidth)];
+            return [.. next.OrderByDescending(p => p.Score).DistinctBy(p => p.Word).Take(paths)];
         }
     }
 

@@ -78,7 +78,7 @@ internal static class ReadingChoosers
         .Where(l => l.Length >= ShortestChain - 1 && HasEnough(work, l.Select(s => s.Word)))
         .Select(l => new LineItem($"{id}:{l[0].Word.Spelling}", false, [.. l.Select(s => Of(id, s))]));
 
-    private static WordItem Of(string id, ChainStep step) => Items.OfWord(id, step.Word, step.Change is { } change ? [Reason.Of($"changes-{change.ToString().ToLowerInvariant()}")] : []);
+    private static WordItem Of(string id, ChainStep step) => Items.OfWord(id, step.Word, step.Change is { } change ? [Reason.Of($"changes-{change.ToString().ToLowerInvariant()}")] : [Reason.Of("starts-chain")]);
 
     private static bool HasEnough(LessonWork work, IEnumerable<Word> words) => words.ToList() is var all && all.Count(work.IsOwn) * 3 >= all.Count * 2;
 

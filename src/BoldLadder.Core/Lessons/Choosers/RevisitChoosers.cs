@@ -64,7 +64,7 @@ internal static class RevisitChoosers
         var sounds = request.Before.Correspondences.Where(c => !c.IsBath).GroupBy(accent.Project)
             .Select(g => (Sounds: g.Key, Taught: g.OrderByDescending(c => request.Recall.GetValueOrDefault(c, 0)).ToList()))
             .Where(s => s.Taught.DistinctBy(c => c.Grapheme).Count() > 1).OrderBy(s => s.Sounds, StringComparer.Ordinal).ToList();
-        return work.Stream(id).Shuffle(sounds).Take(count).Select(s => Items.OfSpellings(id, s.Sounds, s.Taught));
+        return work.Stream(id).Shuffle(sounds).Take(count).Select(s => Items.OfSpellings(id, s.Sounds, s.Taught, [Seen(request, s.Taught[0])]));
     }
 
     /// <summary>

@@ -19,7 +19,7 @@ internal static class TeachChoosers
         new(ActivityKind.NewCorrespondence, PartKind.Teach, ResponseMode.SayTogether, 90, 1, (work, id, _) => Today(work, id)),
         new(ActivityKind.WhereItStands, PartKind.Teach, ResponseMode.Listen, 30, 1, WhereItStands),
         new(ActivityKind.MouthCue, PartKind.Teach, ResponseMode.SayTogether, 25, 1, (work, id, count) => Today(work, id).Take(count)),
-        new(ActivityKind.MemoryPhrase, PartKind.Teach, ResponseMode.SayTogether, 25, 1, (work, id, count) => work.Request.Today.Correspondences.Where(c => work.Request.Phrases.ContainsKey(c.Notation)).Take(count).Select(c => Items.OfCorrespondence(id, c, []))),
+        new(ActivityKind.MemoryPhrase, PartKind.Teach, ResponseMode.SayTogether, 25, 1, (work, id, count) => work.Request.Today.Correspondences.Where(c => work.Request.Phrases.ContainsKey(c.Notation)).Take(count).Select(c => Items.OfCorrespondence(id, c, New))),
         new(ActivityKind.Formation, PartKind.Teach, ResponseMode.ShowOnBoards, 60, 1, (work, id, count) => Today(work, id).Take(count)),
         new(ActivityKind.SpotGrapheme, PartKind.Teach, ResponseMode.HoldUpOrStayStill, 6, 2, Spot),
         new(ActivityKind.SetBeside, PartKind.Teach, ResponseMode.SayTogether, 60, 1, Beside),
@@ -29,7 +29,9 @@ internal static class TeachChoosers
         new(ActivityKind.CutSyllables, PartKind.Teach, ResponseMode.ShowOnFingers, 15, 2, Cut),
     ];
 
-    private static IEnumerable<Item> Today(LessonWork work, string id) => work.Request.Today.Correspondences.Select(c => Items.OfCorrespondence(id, c, []));
+    private static readonly ImmutableArray<Reason> New = [Reason.Of("new-today")];
+
+    private static IEnumerable<Item> Today(LessonWork work, string id) => work.Request.Today.Correspondences.Select(c => Items.OfCorrespondence(id, c, New));
 
     /// <summary>Words that start with today's sound, that end with it, or hold it: said by the adult.</summary>
     private static IEnumerable<Item> HearSound(LessonWork work, string id, int count)
@@ -47,7 +49,7 @@ internal static class TeachChoosers
     }
 
     private static IEnumerable<Item> WhereItStands(LessonWork work, string id, int count) => work.Request.Today.Correspondences.Take(count)
-        .Select(c => (One: c, Facts: Items.Positions(c, work.Request.Lexicon))).Where(c => c.Facts is not null).Select(c => Items.OfCorrespondence(id, c.One, [], c.Facts));
+        .Select(c => (One: c, Facts: Items.Positions(c, work.Request.Lexicon))).Where(c => c.Facts is not null).Select(c => Items.OfCorrespondence(id, c.One, New, c.Facts));
 
     /// <summary>Today's graphemes among look-alikes and earlier cards: show yours, stay still for others.</summary>
     private static IEnumerable<Item> Spot(LessonWork work, string id, int count)
@@ -57,7 +59,7 @@ internal static class TeachChoosers
         var random = work.Stream("spot");
         var others = random.Shuffle(request.Before.Correspondences.Where(c => request.Today.Correspondences.All(t => t.Grapheme != c.Grapheme)))
             .OrderByDescending(c => request.Today.Correspondences.Any(t => Apartness.IsLookAlike(c, t) || SharesLetters(c, t))).DistinctBy(c => c.Grapheme).Take(Math.Max(1, count - request.Today.Correspondences.Length)).ToList();
-        return others.Count == 0 ? [] : random.Shuffle(others.Concat(request.Today.Correspondences)).Select(c => Items.OfCorrespondence(id, c, request.Today.Correspondences.Contains(c) ? [Reason.Of("show-it")] : []));
+        return others.Count == 0 ? [] : random.Shuffle(others.Concat(request.Today.Correspondences)).Select(c => Items.OfCorrespondence(id, c, [Reason.Of(request.Today.Correspondences.Contains(c) ? "show-it" : "stay-still")]));
     }
 
     private static bool SharesLetters(Correspondence one, Correspondence other) => one.Grapheme.Text.Length > 1 && other.Grapheme.Text.Contains(one.Grapheme.Text[0], StringComparison.Ordinal);
