@@ -83,13 +83,14 @@ public sealed class LessonWork(LessonRequest request)
     public IReadOnlySet<string> ToGo { get; init; } = FrozenSet<string>.Empty;
 
     /// <summary>True for a sentence without a word that is shown only when a teacher asks for it, or that this group is spared.</summary>
-    public bool MayBeRead(Sentence sentence) => sentence.Tokens.All(t => t.Word.Suitability == Suitability.Use && Allowed(t.Word));
+    public bool MayBeRead(Sentence sentence) => sentence.Tokens.All(t => t.Word.Suitability == Suitability.Use && !request.Avoid.Contains(t.Word.Spelling));
 
     /// <summary>True for a word that may be shown by itself: not one with a capital letter, nor a contraction before contractions are the day's point.</summary>
     private bool StandsAlone(Word word) => (word.Flags & WordFlags.Capital) == WordFlags.None
         && (!word.Patterns.HasFlag(Patterns.Contraction) || request.Today.Patterns.HasFlag(Patterns.Contraction)) && Allowed(word);
 
-    private bool Allowed(Word word) => request.Avoid.Count == 0 || !request.Avoid.Contains(word.Spelling);
+    private bool Allowed(Word word) => !request.Avoid.Contains(word.Spelling) && !request.Materials.SetAside.Contains(word.Spelling)
+        && (word.Suffix is null || !request.Materials.SetAside.Contains(word.Suffix.Base));
 
     private List<Word> ChooseSet()
     {

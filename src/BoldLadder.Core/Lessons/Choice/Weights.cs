@@ -9,6 +9,10 @@ internal static class Weights
     // A word by itself.
     public const double Known = 3;
     public const double Explained = 1.2;
+    public const double NeitherKnownNorExplained = -2.5;
+
+    /// <summary>Words this common (zipf) are heard by everyone every day.</summary>
+    public const double HeardByAll = 5;
     public const double Common = 0.5;
     public const double CommonEnough = 6;
     public const double BaseForm = 1;
