@@ -1,5 +1,6 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
@@ -112,6 +113,20 @@ public class OwnItemsTests
         Assert.Equal(before.Sentences.Where(s => !Has([s])).Select(s => s.Text), after.Sentences.Select(s => s.Text));
         Assert.Contains(own.Texts.Texts, t => Has(t.All));
         Assert.DoesNotContain(own.Texts.Texts, t => Has(t.All) && t.All.All(after.MayBeRead));
+    }
+
+    [Fact]
+    public void A_word_kept_from_a_group_is_in_no_clue_and_no_sentence_that_is_dictated()
+    {
+        List<string> Said(LessonRequest request, ActivityKind kind) => [.. (Chooser.Make(new LessonWork(request), kind, Chooser.All[kind].Part, 6)?.Items ?? [])
+            .SelectMany(i => i switch { CrosswordItem c => c.Lines.Select(l => l.Clue), WordItem w => [w.Sentence], _ => [] }).OfType<string>().SelectMany(t => t.ToLowerInvariant().Split(' '))];
+        foreach (var kind in new[] { ActivityKind.Crossword, ActivityKind.SpellWords })
+        {
+            // The days of words that sound like others: a sentence is said with them.
+            var days = new[] { "or=ɔː", "ea=iː", "ar=ɑː", "er=ɜː" }.SelectMany(n => Enumerable.Range(1, 4).Select(seed => Given.Request(Given.RungOf(n), seed))).ToList();
+            Assert.Contains(days, d => Said(d, kind).Contains("the"));
+            Assert.All(days, d => Assert.DoesNotContain("the", Said(d with { Avoid = new HashSet<string> { "the" } }, kind)));
+        }
     }
 
     [Fact]

@@ -27,9 +27,10 @@ public sealed class CrosswordWords(Lexicon lexicon, SentenceBank sentences, IRea
 
     /// <summary>The words, those that children know first.</summary>
     /// <param name="tricky">Tricky words that children were taught: they may stand in a clue.</param>
-    public ImmutableArray<CrosswordWord> For(Taught taught, IReadOnlySet<string> tricky, CrosswordCells cells, IReadOnlyCollection<Correspondence>? with = null)
+    /// <param name="mayBeClue">The sentences that may be clues; null for all that can be read.</param>
+    public ImmutableArray<CrosswordWord> For(Taught taught, IReadOnlySet<string> tricky, CrosswordCells cells, IReadOnlyCollection<Correspondence>? with = null, Func<Sentence, bool>? mayBeClue = null)
     {
-        var missing = Missing(taught, tricky);
+        var missing = Missing(sentences.Readable(taught, tricky).Where(mayBeClue ?? (_ => true)));
         var found = ImmutableArray.CreateBuilder<CrosswordWord>();
         foreach (var word in taught.ReadableOf(lexicon.ForLessonsIn(taught.Accent)).OrderByDescending(w => w.IsKnown))
         {
@@ -44,11 +45,11 @@ public sealed class CrosswordWords(Lexicon lexicon, SentenceBank sentences, IRea
         pictures.TryGetValue(word.Spelling, out var picture) ? new CrosswordClue.Picture(picture) : missing.GetValueOrDefault(word.Spelling);
 
     /// <summary>For each word the longest sentence that has it once, since it points best; no two words have the same text round their gap.</summary>
-    private Dictionary<string, CrosswordClue.MissingWord> Missing(Taught taught, IReadOnlySet<string> tricky)
+    private static Dictionary<string, CrosswordClue.MissingWord> Missing(IEnumerable<Sentence> readable)
     {
         var clues = new Dictionary<string, CrosswordClue.MissingWord>(StringComparer.Ordinal);
         var given = new HashSet<CrosswordClue.MissingWord>();
-        foreach (var sentence in sentences.Readable(taught, tricky).Where(s => s.Tokens.Length >= ShortestSentence).OrderByDescending(s => s.Tokens.Length).ThenBy(s => s.Text, StringComparer.Ordinal))
+        foreach (var sentence in readable.Where(s => s.Tokens.Length >= ShortestSentence).OrderByDescending(s => s.Tokens.Length).ThenBy(s => s.Text, StringComparer.Ordinal))
         {
             for (var i = 1; i < sentence.Tokens.Length; i++)
             {

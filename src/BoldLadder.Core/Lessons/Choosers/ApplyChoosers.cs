@@ -112,7 +112,7 @@ internal static class ApplyChoosers
     private static IEnumerable<Item> MakeCrossword(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var words = new CrosswordWords(request.Lexicon, request.Materials.Sentences, request.Materials.Pictures).For(request.After, request.TrickyToday.ToHashSet(), CrosswordCells.Letters, request.Today.Correspondences)
+        var words = new CrosswordWords(request.Lexicon, request.Materials.Sentences, request.Materials.Pictures).For(request.After, request.TrickyToday.ToHashSet(), CrosswordCells.Letters, request.Today.Correspondences, work.MayBeRead)
             .Where(w => !request.Avoid.Contains(w.Spelling));
         var made = CrosswordFitter.Fit(words, Math.Max(count, WordsInCrossword), unchecked((long)work.Stream(id).NextUInt64()));
         if (made.Entries.Length < FewestInCrossword) return [];

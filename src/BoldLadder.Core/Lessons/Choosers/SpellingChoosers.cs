@@ -30,13 +30,13 @@ internal static class SpellingChoosers
     /// </summary>
     private static IEnumerable<Item> SpellWords(LessonWork work, string id, int count)
     {
-        var safe = work.Set.Where(w => !HasTwin(work.Request, w) || SettledBy(work.Request, w) is not null).ToList();
+        var safe = work.Set.Where(w => !HasTwin(work.Request, w) || SettledBy(work, w) is not null).ToList();
         var own = safe.Where(work.IsOwn).ToList();
         if (own.Count < Math.Min(2, count)) own.AddRange(work.Choice($"{id}:more").Take(work.Own.Where(w => !HasTwin(work.Request, w)), count, own));
         var words = new WordChoice(work, work.Stream("spell")) { OneSpellingOfASound = true }.Take(own, count);
         var room = Math.Min(count - words.Count, words.Count / 2);
         if (room > 0) words.AddRange(new WordChoice(work, work.Stream("spell-contrast")) { OneSpellingOfASound = true }.Take(safe.Except(own), room, words));
-        return WordChoice.EasyToHard(ReadingChoosers.Shown(work, OneSpellingEach(work, words), count)).Select(w => Items.OfWord(id, w, WordChoice.Explain(work.Request, w), sentence: HasTwin(work.Request, w) ? SettledBy(work.Request, w) : null));
+        return WordChoice.EasyToHard(ReadingChoosers.Shown(work, OneSpellingEach(work, words), count)).Select(w => Items.OfWord(id, w, WordChoice.Explain(work.Request, w), sentence: HasTwin(work.Request, w) ? SettledBy(work, w) : null));
     }
 
     /// <summary>Without the words that bring a second spelling of the day's sound: choosing between them is not the point here.</summary>
@@ -51,8 +51,8 @@ internal static class SpellingChoosers
     /// <summary>True when another word that children may hear sounds the same in the school's accent.</summary>
     internal static bool HasTwin(LessonRequest request, Word word) => request.Lexicon.Homophones(word, request.After.Accent).Any(h => h.Zipf >= HeardOften || h.IsKnown);
 
-    /// <summary>A sentence for the adult to say with the word; it need not be readable.</summary>
-    internal static string? SettledBy(LessonRequest request, Word word) => request.Materials.Sentences.Having(word).Where(s => s.Tokens.Length > 3 && s.Tokens.Count(t => t.Word == word) == 1).Select(s => s.Text).FirstOrDefault();
+    /// <summary>A sentence for the adult to say with the word; it need not be readable, but has no word that is kept out.</summary>
+    internal static string? SettledBy(LessonWork work, Word word) => work.Request.Materials.Sentences.Having(word).Where(work.MayBeRead).Where(s => s.Tokens.Length > 3 && s.Tokens.Count(t => t.Word == word) == 1).Select(s => s.Text).FirstOrDefault();
 
     /// <summary>Words just read with today's grapheme left out, to be written in.</summary>
     private static IEnumerable<Item> Gaps(LessonWork work, string id, int count) => WithTarget(work, id, count, w => w.Required.Length > 1).Select(w => Items.OfGap(id, w, PlaceOfTarget(work, w), WordChoice.Explain(work.Request, w)));
