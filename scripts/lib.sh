@@ -105,10 +105,10 @@ _pg_make() {
   say "Making a private PostgreSQL cluster …"
   rm -rf "$PG_HOME"; mkdir -p "$PG_HOME"
   [ "$(id -u)" = 0 ] && chown postgres:postgres "$PG_HOME"
-  local password; password="$(_secret)"
-  (umask 077; printf '%s' "$password" >"$PG_HOME/initial")
+  local admin; admin="$(_secret)"
+  (umask 077; printf '%s' "$admin" >"$PG_HOME/initial")
   [ "$(id -u)" = 0 ] && chown postgres "$PG_HOME/initial"
-  as_postgres "$PG_BIN/initdb" -D "$PG_HOME/data" -U bold_owner --auth=scram-sha-256 --pwfile="$PG_HOME/initial" -E UTF8 --locale=C.UTF-8 >"$RUN/$PG_NAME.initdb.log" 2>&1 \
+  as_postgres "$PG_BIN/initdb" -D "$PG_HOME/data" -U bold_admin --auth=scram-sha-256 --pwfile="$PG_HOME/initial" --data-checksums -E UTF8 --locale=C.UTF-8 >"$RUN/$PG_NAME.initdb.log" 2>&1 \
     || fail "PostgreSQL could not be set up; see $RUN/$PG_NAME.initdb.log"
   rm -f "$PG_HOME/initial"
   local setting
@@ -116,13 +116,16 @@ _pg_make() {
     printf "listen_addresses='127.0.0.1'\nunix_socket_directories=''\nmax_connections=60\n"
     for setting in "$@"; do printf '%s\n' "$setting"; done
   } | as_postgres tee -a "$PG_HOME/data/postgresql.conf" >/dev/null
-  (umask 077; printf 'PG_PORT=%s\nPG_OWNER_PASSWORD=%s\nPG_APP_PASSWORD=%s\n' "$(free_port)" "$password" "$(_secret)" >"$PG_SECRETS")
+  # The tables' owner is no superuser: it makes databases and may end what the app left open in them, nothing more. The superuser is for repairs.
+  (umask 077; printf 'PG_PORT=%s\nPG_ADMIN_PASSWORD=%s\nPG_OWNER_PASSWORD=%s\nPG_APP_PASSWORD=%s\n' "$(free_port)" "$admin" "$(_secret)" "$(_secret)" >"$PG_SECRETS")
   . "$PG_SECRETS"
   _pg_start
-  pg_sql postgres "create role bold_app login password '$PG_APP_PASSWORD'" >/dev/null
-  pg_sql postgres "create database bold owner bold_owner" >/dev/null
+  _pg_admin "create role bold_owner login createdb password '$PG_OWNER_PASSWORD'; create role bold_app login password '$PG_APP_PASSWORD'; grant pg_signal_backend to bold_owner" >/dev/null
+  _pg_admin "create database bold owner bold_owner" >/dev/null
   as_postgres touch "$PG_HOME/made"
 }
+
+_pg_admin() { PGPASSWORD="${PG_ADMIN_PASSWORD:-}" psql -h 127.0.0.1 -p "$PG_PORT" -U bold_admin -d postgres -v ON_ERROR_STOP=1 -qAtc "$1"; }
 
 _secret() { node -e 'process.stdout.write(require("crypto").randomBytes(24).toString("hex"))'; }
 
@@ -130,15 +133,25 @@ _pg_start() {
   local try
   for try in $(seq 1 40); do
     # After a kill -9 the pid file lies; only an answer counts.
-    if "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$PG_PORT" && pg_sql postgres "select 1" >/dev/null 2>&1; then return; fi
+    if pg_answers && _pg_ours; then return; fi
     if port_taken "$PG_PORT" && ! as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null 2>&1; then
       sed -i "s/^PG_PORT=.*/PG_PORT=$(free_port)/" "$PG_SECRETS"; . "$PG_SECRETS"
     fi
-    as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -o "-p $PG_PORT" -l "$PG_HOME/log" -w -t 30 start >/dev/null 2>&1 9>&- || true
-    sleep 0.5
+    as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -o "-p $PG_PORT" -l "$PG_HOME/log" -w -t 30 start >/dev/null 2>&1 9>&- || sleep 0.5
   done
   fail "PostgreSQL did not start; see $PG_HOME/log"
 }
+
+pg_answers() { "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$PG_PORT"; }
+
+# prepared: the database has the newest tables and the demo school, whose accounts are known; then nothing needs to be loaded.
+prepared() {
+  local newest; newest="$(cd "$ROOT/src/BoldLadder.Store/Migrations" && ls [0-9]*.cs | grep -v Designer | sort | tail -n 1)"
+  [ -f "$RUN/demo-accounts.tsv" ] && [ "$(pg_sql bold "select count(*) from users where is_demo and exists (select from \"__EFMigrationsHistory\" where migration_id = '${newest%.cs}')" 2>/dev/null || echo 0)" -gt 0 ]
+}
+
+# Another cluster may answer on the port: only one that takes our password is ours.
+_pg_ours() { _pg_admin "select 1" >/dev/null 2>&1 || pg_sql postgres "select 1" >/dev/null 2>&1; }
 
 pg_close() { as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -m fast -w stop >/dev/null 2>&1 || true; }
 

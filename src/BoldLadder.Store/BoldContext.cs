@@ -58,6 +58,12 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
     public DbSet<CoverPass> CoverPasses => Set<CoverPass>();
 
+    public DbSet<UserSession> UserSessions => Set<UserSession>();
+
+    public DbSet<AccountEvent> AccountEvents => Set<AccountEvent>();
+
+    public DbSet<SignInTries> SignInTries => Set<SignInTries>();
+
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     /// <summary>Says who asks and for which school, for the rest of the open transaction: what row-level security reads.</summary>
@@ -75,6 +81,11 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         builder.Entity<IdentityUserLogin<Guid>>().ToTable("user_logins");
         builder.Entity<IdentityUserToken<Guid>>().ToTable("user_tokens");
 
+        builder.Entity<UserSession>().HasOne<User>().WithMany().HasForeignKey(s => s.UserId);
+        builder.Entity<AccountEvent>().Property(e => e.Action).HasMaxLength(40);
+        builder.Entity<AccountEvent>().HasIndex(e => new { e.UserId, e.At });
+        builder.Entity<SignInTries>().ToTable("sign_in_tries").HasKey(t => t.Key);
+
         Owned<School>(builder).HasKey(s => s.SchoolId);
         builder.Entity<School>().Property(s => s.Style).HasColumnType("jsonb").HasConversion(
             s => HouseStyle.Write(s!), text => HouseStyle.Read(text), ByText<HouseStyle>(HouseStyle.Write)!);
@@ -91,6 +102,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         Owned<Term>(builder, school: true).HasKey(t => new { t.SchoolId, t.Id });
         Owned<ClosedDay>(builder, school: true).HasKey(d => new { d.SchoolId, d.Date });
         Owned<AuditEntry>(builder, school: true).HasKey(a => new { a.SchoolId, a.Id });
+        builder.Entity<AuditEntry>().HasIndex(a => new { a.SchoolId, a.At });
         Owned<SchoolLadder>(builder, school: true).HasKey(l => new { l.SchoolId, l.Id });
         builder.Entity<SchoolLadder>().ToTable("ladders");
 
@@ -127,12 +139,12 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         builder.Entity<StoredLesson>().Property(l => l.Status).HasConversion<string>().HasMaxLength(20);
         builder.Entity<StoredLesson>().Property(l => l.Version).IsConcurrencyToken();
         LessonColumn(builder.Entity<StoredLesson>().Property(l => l.Document));
-        builder.Entity<StoredLesson>().Property(l => l.Stamp).HasColumnType("jsonb").HasConversion(
-            s => JsonSerializer.Serialize(s, LessonDocument.Json), text => JsonSerializer.Deserialize<LessonStamp>(text, LessonDocument.Json)!);
+        StampColumn(builder.Entity<StoredLesson>().Property(l => l.Stamp));
 
         Owned<LessonChange>(builder).HasKey(c => new { c.SchoolId, c.LessonId, c.Version });
         builder.Entity<LessonChange>().HasOne<StoredLesson>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LessonId });
         LessonColumn(builder.Entity<LessonChange>().Property(c => c.Before));
+        StampColumn(builder.Entity<LessonChange>().Property(c => c.StampBefore)!);
 
         Owned<StoredWord>(builder, school: true).HasKey(w => new { w.SchoolId, w.Spelling });
         builder.Entity<StoredWord>().ToTable("school_words").Property(w => w.Verdict).HasConversion<string>().HasMaxLength(20);
@@ -162,6 +174,9 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
     private static void LessonColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<Lesson> property) =>
         property.HasColumnType("jsonb").HasConversion(l => LessonDocument.Write(l), text => LessonDocument.Read(text), ByText<Lesson>(LessonDocument.Write));
+
+    private static void StampColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<LessonStamp> property) =>
+        property.HasColumnType("jsonb").HasConversion(s => JsonSerializer.Serialize(s, LessonDocument.Json), text => JsonSerializer.Deserialize<LessonStamp>(text, LessonDocument.Json)!);
 
     /// <summary>Documents are compared by their text and are immutable, so a snapshot is the document itself.</summary>
     private static ValueComparer<T> ByText<T>(Func<T, string> write)

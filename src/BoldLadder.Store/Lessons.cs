@@ -58,7 +58,7 @@ public sealed class LessonChange : ISchoolOwned
     /// <summary>The version it made.</summary>
     public required int Version { get; init; }
 
-    /// <summary>keep, choose-others, replace-one, plan-again, undo or close.</summary>
+    /// <summary>The command's name, or close.</summary>
     public required string Command { get; init; }
 
     /// <summary>The activity or item it was about; null when it was the whole lesson.</summary>
@@ -66,6 +66,11 @@ public sealed class LessonChange : ISchoolOwned
 
     /// <summary>The document before: what undo puts back.</summary>
     public required Lesson Before { get; init; }
+
+    /// <summary>The rung and the stamp before, which undo puts back too; null in changes made before they were kept.</summary>
+    public string? RungBefore { get; init; }
+
+    public LessonStamp? StampBefore { get; init; }
 
     /// <summary>The version that an undo took back.</summary>
     public int? Undoes { get; init; }

@@ -1,6 +1,4 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
-using BoldLadder.Store;
+using BoldLadder.Web.Audit;
 using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Cover;
 using BoldLadder.Web.Demo;
@@ -15,24 +13,22 @@ using BoldLadder.Web.Templates;
 using BoldLadder.Web.Weeks;
 using BoldLadder.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
-using Microsoft.EntityFrameworkCore;
 
 if (args is ["migrate" or "load-demo", ..]) return await OwnerCommands.Run(args);
 
 var builder = WebApplication.CreateBuilder(args);
 var isDocumentRun = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
-builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 256 * 1024);
-builder.Services.AddDbContext<BoldContext>(options => options
-    .UseNpgsql(builder.Configuration.GetConnectionString("App")).UseSnakeCaseNamingConvention());
-builder.Services.Configure<JsonOptions>(options =>
+var demoGuard = new DemoGuard();
+builder.WebHost.ConfigureKestrel(kestrel =>
 {
-    options.SerializerOptions.MaxDepth = 32;
-    options.SerializerOptions.AllowOutOfOrderMetadataProperties = true;
-    options.SerializerOptions.RespectRequiredConstructorParameters = options.SerializerOptions.RespectNullableAnnotations = true;
-    options.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
-    options.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower));
+    kestrel.Limits.MaxRequestBodySize = 256 * 1024;
+    kestrel.AddServerHeader = false;
+    kestrel.ConfigureEndpointDefaults(endpoint => demoGuard.Check(endpoint.EndPoint));
 });
+builder.AddLogFiles();
+builder.Services.AddDatabase(builder.Configuration);
+builder.Services.Configure<JsonOptions>(Reading.Strictly);
 builder.Services.AddProblemDetails(options => options.CustomizeProblemDetails = context =>
 {
     if (context.ProblemDetails.Type?.StartsWith("bold:", StringComparison.Ordinal) == true) return;
@@ -40,8 +36,12 @@ builder.Services.AddProblemDetails(options => options.CustomizeProblemDetails = 
     (context.ProblemDetails.Title, context.ProblemDetails.Type, context.ProblemDetails.Detail) = (code, $"bold:{code}", whatToDo);
 });
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = false);
-builder.Services.AddSecurity();
-builder.Services.AddMemoryCache();
+Failures.Add(builder.Services);
+builder.Services.AddSecurity(builder.Configuration);
+builder.Services.AddLimits();
+builder.Services.AddSingleton<WorkCache>();
+builder.Services.AddSingleton<Stamps>();
+builder.Services.AddSingleton<LadderStudy>();
 builder.Services.AddOpenApi(ApiDocument.NameTheSchool);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<Clock>();
@@ -54,14 +54,20 @@ builder.Services.AddScoped<LadderWork>();
 builder.Services.AddScoped<Drafts>();
 
 var app = builder.Build();
+app.UseForwardedHeaders();
 app.UseSecurityHeaders();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
+app.UseKnownHosts();
+app.UseRouting();
+app.UseRoom();
+app.UseKnownAddresses();
 app.UseAuthentication();
 app.UseAuthorization();
 app.UseRateLimiter();
+app.UseReading();
 
-var api = app.MapGroup("/api").AddEndpointFilter(Security.CheckAntiforgery).ProducesProblem(StatusCodes.Status400BadRequest);
+var api = app.MapGroup("/api").AddEndpointFilter(Reading.Filter).AddEndpointFilter(Security.CheckAntiforgery).ProducesProblem(StatusCodes.Status400BadRequest);
 api.MapSession();
 api.MapCover();
 var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>();
@@ -76,17 +82,18 @@ school.MapWords();
 school.MapTemplates();
 school.MapWeeks();
 school.MapCoverPasses();
-api.MapFallback(() => Problem.NotFound("not-found", "There is nothing at this address. Go back to the start page.")).AllowAnonymous();
+school.MapAudit();
 
-app.MapGet("/health", async (BoldContext store) => await store.Database.CanConnectAsync() ? Results.Ok("ok") : Results.StatusCode(503)).AllowAnonymous().ExcludeFromDescription();
+app.MapHealth();
 app.MapStaticAssets().AllowAnonymous();
-app.MapFallbackToFile("index.html").AllowAnonymous();
+app.MapFallbackToFile("/", "index.html").AllowAnonymous();
+app.MapFallbackToFile("{*path:regex(^(?!api(/|$)).*$):nonfile}", "index.html").AllowAnonymous();
 
 if (!isDocumentRun)
 {
     app.Services.GetRequiredService<WordData>();
-    await DemoGuard.Check(app);
-    if (app.Environment.IsProduction()) app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(() => WarmUp.Run(app.Services.GetRequiredService<WordData>())));
+    await demoGuard.Look(app.Services);
+    if (app.Environment.IsProduction()) app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(() => WarmUp.Run(app.Services.GetRequiredService<WordData>(), app.Services.GetRequiredService<LadderStudy>())));
 }
 await app.RunAsync();
 return 0;

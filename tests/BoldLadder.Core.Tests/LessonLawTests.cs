@@ -76,7 +76,7 @@ public class LessonLawTests
     private static bool IsHeard(Word word) => word.IsKnown || word.Zipf >= HeardByAll || (word.Suffix is { } suffix && IsHeard(Given.Word(suffix.Base)));
 
     /// <summary>True for an item that says why it is there; what is only laid out of words that say so (a sort, a crossword) has nothing of its own to say.</summary>
-    private static bool IsExplained(Item item) => item.GetType().GetProperty("Reasons")?.GetValue(item) is not ImmutableArray<Reason> reasons || reasons.Length > 0;
+    private static bool IsExplained(Item item) => item is IExplained explained ? explained.Reasons.Length > 0 : item is LineItem or SortItem or CrosswordItem or BesideItem or PatternItem or PromptItem;
 
     private static void HoldsFor(LessonRequest request, Lesson lesson, Activity activity, string where)
     {

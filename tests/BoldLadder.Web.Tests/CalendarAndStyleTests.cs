@@ -28,9 +28,18 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
 
     private string Path(string rest) => $"/api/schools/{school.School}{rest}";
 
-    private Task<CalendarView> Calendar() => lead.Get<CalendarView>(Path("/calendar"));
+    private async Task<CalendarSettings> Calendar() => (await lead.Get<CalendarView>(Path("/calendar"))).Settings;
 
-    private Task<HttpResponseMessage> Save(CalendarView calendar) => lead.Send(HttpMethod.Post, Path("/calendar"), calendar);
+    private async Task<HttpResponseMessage> Save(CalendarSettings calendar) =>
+        await lead.Send(HttpMethod.Post, Path("/calendar"), calendar, stamp: (await lead.Get<CalendarView>(Path("/calendar"))).Stamp);
+
+    private async Task<HttpResponseMessage> Save(StyleRequest style) => await lead.Send(HttpMethod.Post, Path("/style"), style, stamp: (await lead.Get<StyleView>(Path("/style"))).Stamp);
+
+    private async Task<HttpResponseMessage> Save(Note note)
+    {
+        var notes = await lead.Get<NotesView>(Path("/notes"));
+        return await lead.Send(HttpMethod.Post, Path("/notes"), note, stamp: notes.Notes.FirstOrDefault(n => n.Subject == note.Subject)?.Stamp ?? notes.NoStamp);
+    }
 
     private async Task<GroupDates> Otters() => (await lead.Get<LadderDatesView>(Path($"/ladders/{school.Ladder}/versions/1/dates"))).Groups.Single(g => g.Name == "Otters");
 
@@ -101,7 +110,7 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
     {
         var calendar = await Calendar();
         var term = calendar.Terms[0];
-        foreach (var (code, wrong) in new (string, CalendarView)[]
+        foreach (var (code, wrong) in new (string, CalendarSettings)[]
         {
             ("no-lesson-day", calendar with { LessonDays = [] }), ("no-lesson-day", calendar with { LessonDays = [8] }), ("no-teaching-day", calendar with { Terms = [] }),
             ("term-backwards", calendar with { Terms = [term with { Last = term.First.AddDays(-1) }] }),
@@ -109,6 +118,7 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
             ("bad-rhythm", calendar with { CheckWeeks = 21 }), ("bad-name", calendar with { Terms = [term with { Name = "" }] }),
             ("unknown-teaching", calendar with { Checkpoints = [new CheckpointView(Guid.NewGuid(), "x", TestSchool.Today, "sh=zz")] }),
             ("no-lesson-day", calendar with { Groups = [calendar.Groups[0] with { LessonDays = [] }] }), ("bad-length", calendar with { Groups = [calendar.Groups[0] with { LessonMinutes = 17 }] }),
+            ("day-out-of-range", calendar with { Terms = [term with { First = new(9999, 10, 1), Last = new(9999, 10, 10) }] }), ("day-out-of-range", calendar with { Closed = [new(1026, 12, 1)] }),
             ("id-missing", calendar with { Checkpoints = [new CheckpointView(Guid.Empty, "x", TestSchool.Today, "letters")] }),
         })
         {
@@ -126,12 +136,12 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
         var northern = style.Style with { Switches = [.. style.Accents[0].Switches, "putt-as-put"] };
         var sample = await lead.Get<List<SampleWord>>(Path("/style/sample?accent=southern-british&switches=putt-as-put"));
         Assert.Equal(("p|ʌ|t", "p|ʊ|t"), (style.Sample.Single(w => w.Word == "putt").Phonemes, sample.Single(w => w.Word == "putt").Phonemes));
-        var saved = await TestClient.Read<StyleView>(await lead.Send(HttpMethod.Post, Path("/style"), new StyleRequest("southern-british", northern)));
+        var saved = await TestClient.Read<StyleView>(await Save(new StyleRequest("southern-british", northern)));
         Assert.Equal(northern.Switches, saved.Style.Switches);
         var now = await lead.Get<LadderView>(Path($"/ladders/{school.Ladder}/versions/1"));
         Assert.Contains(now.Rungs, r => r.Warnings.Any(w => w.Code == "accent-merges"));
 
-        await lead.Send(HttpMethod.Post, Path("/style"), new StyleRequest("southern-british", style.Style with { Leniencies = [] }));
+        await Save(new StyleRequest("southern-british", style.Style with { Leniencies = [] }));
         var strict = await lead.Get<LadderView>(Path($"/ladders/{school.Ladder}/versions/1"));
         Assert.True(strict.Rungs[40].Readable < southern.Rungs[40].Readable);
     }
@@ -149,22 +159,22 @@ public sealed class CalendarAndStyleTests : IAsyncLifetime
             ("southern-british", usual with { Lettering = new Lettering(true, [""]) }), ("southern-british", usual with { Format = 2 }),
         })
         {
-            var problem = await TestClient.Problem(await lead.Send(HttpMethod.Post, Path("/style"), new StyleRequest(accent, wrong)), HttpStatusCode.UnprocessableEntity);
+            var problem = await TestClient.Problem(await Save(new StyleRequest(accent, wrong)), HttpStatusCode.UnprocessableEntity);
             Assert.EndsWith(".", problem.GetProperty("detail").GetString(), StringComparison.Ordinal);
         }
-        await TestClient.Read<StyleView>(await lead.Send(HttpMethod.Post, Path("/style"), new StyleRequest("southern-british", usual with { Chunks = [new Chunk("ink", ["i=ɪ", "n=ŋ", "k=k"])] })));
+        await TestClient.Read<StyleView>(await Save(new StyleRequest("southern-british", usual with { Chunks = [new Chunk("ink", ["i=ɪ", "n=ŋ", "k=k"])] })));
     }
 
     [Fact]
     public async Task The_schools_key_word_stands_on_its_rung()
     {
-        await lead.Send(HttpMethod.Post, Path("/notes"), new NoteView("sh=ʃ", "shoe", "hush now", "lips round", "s then h"));
-        await lead.Send(HttpMethod.Post, Path("/notes"), new NoteView("sh=ʃ", "shed", "hush now", "lips round", "s then h"));
-        Assert.Equal("shed", Assert.Single(await lead.Get<List<NoteView>>(Path("/notes"))).KeyWord);
+        await Save(new Note("sh=ʃ", "shoe", "hush now", "lips round", "s then h"));
+        await Save(new Note("sh=ʃ", "shed", "hush now", "lips round", "s then h"));
+        Assert.Equal("shed", Assert.Single((await lead.Get<NotesView>(Path("/notes"))).Notes).KeyWord);
         var ladder = await lead.Get<LadderView>(Path($"/ladders/{school.Ladder}/versions/1"));
         Assert.Equal("shed", ladder.Rungs.SelectMany(r => r.Correspondences).Single(c => c.Notation == "sh=ʃ").KeyWord);
-        await TestClient.Problem(await lead.Send(HttpMethod.Post, Path("/notes"), new NoteView("zzz", "", "", "", "")), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Send(HttpMethod.Post, Path("/notes"), new NoteView("sh=ʃ", new string('x', 401), "", "", "")), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(await Save(new Note("zzz", "", "", "", "")), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(await Save(new Note("sh=ʃ", new string('x', 401), "", "", "")), HttpStatusCode.UnprocessableEntity);
     }
 
     [Fact]

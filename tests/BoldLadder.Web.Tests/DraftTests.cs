@@ -166,7 +166,7 @@ public sealed class DraftTests : IAsyncLifetime
         Assert.Equal(Order(begun), Order(restored));
         Assert.Equal(2, restored.Draft!.Changes);
         Assert.Equal("restore", Assert.Single((await lead.Get<HistoryView>(Path("/history"))).Changes).Name);
-        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Post, $"/api/schools/{school.School}/groups/{school.Kestrels}/ladder", new MoveGroupRequest(school.Ladder, 2))).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Post, $"/api/schools/{school.School}/groups/{school.Kestrels}/ladder", new MoveGroupRequest(school.Ladder, 2), version: 1)).StatusCode);
     }
 
     [Theory]

@@ -166,6 +166,26 @@ public sealed class LessonEditingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Undo_brings_back_the_rung_with_the_lesson()
+    {
+        var kestrels = await lead.Open(school.Kestrels, Today);
+        var copied = await lead.Changed(kestrels, new LessonCommand(LessonCommandType.Copy, FromGroup: school.Otters, FromDate: Today));
+        Assert.Equal((lesson.RungId, lesson.RungLabel), (copied.RungId, copied.RungLabel));
+        var undone = await lead.Changed(copied, new LessonCommand(LessonCommandType.Undo));
+        Assert.Equal((kestrels.RungId, kestrels.RungLabel), (undone.RungId, undone.RungLabel));
+        Assert.Empty(undone.Problems);
+
+        // A lesson that was made anew for another rung, and its stamp, too.
+        var tomorrow = await lead.Open(school.Otters, Today.AddDays(1));
+        await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.NotTaught));
+        var renewed = await lead.Open(school.Otters, Today.AddDays(1));
+        Assert.NotEqual(tomorrow.RungId, renewed.RungId);
+        var back = await lead.Changed(renewed, new LessonCommand(LessonCommandType.Undo));
+        Assert.Equal((tomorrow.RungId, tomorrow.RungLabel, renewed.RungLabel), (back.RungId, back.RungLabel, back.ExpectedRung));
+        Assert.Equal(LessonDocument.Write(tomorrow.Lesson), LessonDocument.Write(back.Lesson));
+    }
+
+    [Fact]
     public async Task What_wobbled_comes_first_tomorrow()
     {
         var wobbled = lesson.Lesson.Find("revisit-cards")!.Items.OfType<CardItem>().Last().Correspondence;

@@ -1,6 +1,7 @@
 using System.Net;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
+using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;
@@ -184,7 +185,10 @@ public sealed class LessonTests : IAsyncLifetime
     {
         var teacher = await school.As("teacher");
         Assert.Equal(["Otters"], (await teacher.Get<List<GroupView>>($"/api/schools/{school.School}/groups")).Select(g => g.Name));
-        var ladder = await teacher.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1");
+        Assert.NotEmpty((await teacher.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1")).Rungs);
+        await TestClient.Problem(await teacher.Send(HttpMethod.Get, teacher.Lesson(school.Kestrels, Today)), HttpStatusCode.NotFound);
+        Assert.Equal(["Otters"], (await teacher.Get<LadderDatesView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/dates")).Groups.Select(g => g.Name));
+        await TestClient.Problem(await teacher.Send(HttpMethod.Get, $"/api/schools/{school.School}/audit"), HttpStatusCode.Forbidden);
     }
 
     [Fact]

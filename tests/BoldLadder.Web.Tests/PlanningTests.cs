@@ -1,8 +1,10 @@
 using System.Net;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Words;
 using BoldLadder.Store;
+using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Cover;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Templates;
@@ -17,6 +19,7 @@ namespace BoldLadder.Web.Tests;
 public sealed class PlanningTests : IAsyncLifetime
 {
     private static readonly DateOnly Today = TestSchool.Today;
+    private static readonly int Weekday = SchoolWeekday.Of(Today);
     private TestSchool school = null!;
     private TestClient lead = null!;
 
@@ -27,6 +30,15 @@ public sealed class PlanningTests : IAsyncLifetime
     }
 
     public async Task DisposeAsync() => await school.DisposeAsync();
+
+    private async Task<HttpResponseMessage> Say(string word, SchoolWordRequest verdict)
+    {
+        var known = await lead.Send(HttpMethod.Get, Api($"words/{word}"));
+        return await lead.Send(HttpMethod.Put, Api($"words/{word}/verdict"), verdict, stamp: known.IsSuccessStatusCode ? (await TestClient.Read<WordView>(known)).Stamp : "none");
+    }
+
+    private async Task<string> StampOf(int? weekday) =>
+        await lead.Get<TemplatesView>(Api("templates")) is var all && all.Templates.FirstOrDefault(t => t.Weekday == weekday && t.Template is { Day: LessonDay.New, Minutes: 20 }) is { } own ? own.Stamp : all.NoStamp;
 
     private string Api(string path) => $"/api/schools/{school.School}/{path}";
 
@@ -46,6 +58,37 @@ public sealed class PlanningTests : IAsyncLifetime
         Assert.True(days[Today.AddDays(-1)].IsPast);
         Assert.Equal(lesson.Minutes, otters.Minutes);
         Assert.Equal(["Otters"], (await (await school.As("teacher")).Get<WeekView>(Api($"weeks/{Today:yyyy-MM-dd}"))).Groups.Select(g => g.Name));
+    }
+
+    [Fact]
+    public async Task A_school_with_lessons_on_sunday_sees_plans_and_builds_them_by_their_day()
+    {
+        var sunday = Today.AddDays(5);
+        Assert.Equal(DayOfWeek.Sunday, sunday.DayOfWeek);
+        var calendar = await lead.Get<CalendarView>(Api("calendar"));
+        (await lead.Send(HttpMethod.Post, Api("calendar"), calendar.Settings with { LessonDays = [1, 2, 3, 4, 7] }, stamp: calendar.Stamp)).EnsureSuccessStatusCode();
+        var week = await lead.Get<WeekView>(Api($"weeks/{Today:yyyy-MM-dd}?weeks=2"));
+        Assert.Equal([DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Wednesday, DayOfWeek.Thursday, DayOfWeek.Sunday], week.Days.Take(5).Select(d => d.DayOfWeek));
+        Assert.Equal(10, week.Days.Count);
+        Assert.Equal(sunday, week.Days[4]);
+        Assert.NotNull(week.Groups[0].Days[4].Label);
+
+        var shipped = LessonTemplate.Shipped(LessonDay.New, 20);
+        var own = shipped with { Parts = [.. shipped.Parts.Select(p => p.Kind == PartKind.Practise ? p with { Slots = [new Slot([ActivityKind.HasSound], false, SlotNeed.Must, 6), .. p.Slots] } : p)] };
+        await TestClient.Read<TemplatesView>(await lead.Send(HttpMethod.Put, Api("templates"), new TemplateRequest(own, 7), stamp: await StampOf(7)));
+        Assert.Equal(ActivityKind.HasSound, (await lead.Open(school.Otters, sunday)).Lesson.Parts.Single(p => p.Kind == PartKind.Practise).Activities[0].Kind);
+    }
+
+    [Theory]
+    [InlineData("2026-11-24", "2026-11-23")]
+    [InlineData("2026-11-28", "2026-11-30")]
+    [InlineData("2026-11-29", "2026-11-30")]
+    [InlineData("2027-02-20", "2027-02-15")]
+    public async Task The_week_that_opens_is_that_of_the_next_lesson(string today, string monday)
+    {
+        school.Serve(("Today", today));
+        lead = await school.As("lead");
+        Assert.Equal(DateOnly.Parse(monday, System.Globalization.CultureInfo.InvariantCulture), (await lead.Get<WeekView>(Api("weeks"))).From);
     }
 
     [Fact]
@@ -147,16 +190,16 @@ public sealed class PlanningTests : IAsyncLifetime
     public async Task A_school_keeps_a_word_out_corrects_one_and_takes_it_back()
     {
         var ban = new SchoolWordRequest(SchoolVerdict.Ban, "A nickname here.");
-        Assert.Equal(SchoolVerdict.Ban, (await TestClient.Read<SchoolWordView>(await lead.Send(HttpMethod.Put, Api("words/ship/verdict"), ban))).Verdict);
+        Assert.Equal(SchoolVerdict.Ban, (await TestClient.Read<SchoolWordView>(await Say("ship", ban))).Verdict);
         Assert.Equal(Suitability.Never, (await lead.Get<WordView>(Api("words/ship"))).Suitability);
         Assert.True((await lead.Get<WordsView>(Api($"words?ladderId={school.Ladder}&version=1&letters=ship"))).Words.Single(w => w.Word == "ship").KeptOut);
-        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, Api("words/ship/verdict"))).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, Api("words/ship/verdict"), stamp: (await lead.Get<WordView>(Api("words/ship"))).Stamp)).StatusCode);
         Assert.Equal(Suitability.Use, (await lead.Get<WordView>(Api("words/ship"))).Suitability);
-        await TestClient.Read<SchoolWordView>(await lead.Send(HttpMethod.Put, Api("words/often/verdict"), new SchoolWordRequest(SchoolVerdict.Correct, "We say the t.", "o|f|t|e|n", "ɒ|f|t|ə|n")));
+        await TestClient.Read<SchoolWordView>(await Say("often", new SchoolWordRequest(SchoolVerdict.Correct, "We say the t.", "o|f|t|e|n", "ɒ|f|t|ə|n")));
         Assert.Equal("o|f|t|e|n", (await lead.Get<WordView>(Api("words/often"))).Graphemes);
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, Api("words/often/verdict"), new SchoolWordRequest(SchoolVerdict.Correct, "Wrong.", "o|f|e|n", "ɒ|f|ə|n")), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, Api("words/often/verdict"), new SchoolWordRequest(SchoolVerdict.Ban, " ")), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, Api("words/zzxq/verdict"), ban), HttpStatusCode.NotFound);
+        await TestClient.Problem(await Say("often", new SchoolWordRequest(SchoolVerdict.Correct, "Wrong.", "o|f|e|n", "ɒ|f|ə|n")), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(await Say("often", new SchoolWordRequest(SchoolVerdict.Ban, " ")), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(await Say("zzxq", ban), HttpStatusCode.NotFound);
     }
 
     [Fact]
@@ -164,12 +207,12 @@ public sealed class PlanningTests : IAsyncLifetime
     {
         var shipped = LessonTemplate.Shipped(LessonDay.New, 20);
         var own = shipped with { Parts = [.. shipped.Parts.Select(p => p.Kind == PartKind.Practise ? p with { Slots = [new Slot([ActivityKind.HasSound], false, SlotNeed.Must, 6), .. p.Slots] } : p)] };
-        var views = await TestClient.Read<TemplatesView>(await lead.Send(HttpMethod.Put, Api("templates"), new TemplateRequest(own, (int)Today.DayOfWeek)));
-        Assert.Contains(views.Templates, t => t.Own && t.Weekday == (int)Today.DayOfWeek);
+        var views = await TestClient.Read<TemplatesView>(await lead.Send(HttpMethod.Put, Api("templates"), new TemplateRequest(own, Weekday), stamp: await StampOf(Weekday)));
+        Assert.Contains(views.Templates, t => t.Own && t.Weekday == Weekday);
         Assert.Equal(ActivityKind.HasSound, (await lead.Open(school.Otters, Today)).Lesson.Parts.Single(p => p.Kind == PartKind.Practise).Activities[0].Kind);
         Assert.NotEqual(ActivityKind.HasSound, (await lead.Open(school.Otters, Today.AddDays(1))).Lesson.Parts.Single(p => p.Kind == PartKind.Practise).Activities[0].Kind);
         var wrong = own with { Parts = [.. own.Parts.Select(p => p.Kind == PartKind.Revisit ? p with { Slots = [new Slot([ActivityKind.NewCorrespondence], false, SlotNeed.Must, 1)] } : p)] };
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, Api("templates"), new TemplateRequest(wrong)), HttpStatusCode.UnprocessableEntity);
-        Assert.DoesNotContain((await TestClient.Read<TemplatesView>(await lead.Send(HttpMethod.Delete, Api($"templates/new/20?weekday={(int)Today.DayOfWeek}")))).Templates, t => t.Own);
+        await TestClient.Problem(await lead.Send(HttpMethod.Put, Api("templates"), new TemplateRequest(wrong), stamp: await StampOf(null)), HttpStatusCode.UnprocessableEntity);
+        Assert.DoesNotContain((await TestClient.Read<TemplatesView>(await lead.Send(HttpMethod.Delete, Api($"templates/new/20?weekday={Weekday}"), stamp: await StampOf(Weekday)))).Templates, t => t.Own);
     }
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
@@ -11,25 +12,30 @@ namespace BoldLadder.Web.Tests;
 /// <summary>Sends requests as the front end does: cookies kept, antiforgery token fetched when needed.</summary>
 public sealed class TestClient(HttpClient http, TestSchool school)
 {
+    /// <summary>Headers that go with every request.</summary>
+    public HttpClient Http => http;
+
     private string? token;
 
     public void ForgetToken() => token = null;
 
     public string Lesson(Guid group, DateOnly date) => $"/api/schools/{school.School}/groups/{group}/lessons/{date:yyyy-MM-dd}";
 
-    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, string? raw = null, int? version = null, bool withToken = true)
+    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, string? raw = null, int? version = null, bool withToken = true, string? stamp = null)
     {
         using var request = new HttpRequestMessage(method, path);
         if (raw is not null) request.Content = new StringContent(raw, Encoding.UTF8, "application/json");
         else if (body is not null) request.Content = JsonContent.Create(body, options: TestSchool.Json);
-        if (version is { } v) request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{v}\""));
+        if ((stamp ?? version?.ToString(CultureInfo.InvariantCulture)) is { } seen) request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{seen}\""));
         if (method != HttpMethod.Get && withToken)
         {
-            token ??= (await http.GetFromJsonAsync<AntiforgeryView>("/api/antiforgery", TestSchool.Json))!.Token;
-            request.Headers.Add("X-XSRF-TOKEN", token);
+            request.Headers.Add("X-XSRF-TOKEN", await Token());
         }
         return await http.SendAsync(request);
     }
+
+    /// <summary>The antiforgery token of who is signed in.</summary>
+    public async Task<string> Token() => token ??= (await http.GetFromJsonAsync<AntiforgeryView>("/api/antiforgery", TestSchool.Json))!.Token;
 
     public async Task<T> Get<T>(string path) => (await Read<T>(await Send(HttpMethod.Get, path)))!;
 

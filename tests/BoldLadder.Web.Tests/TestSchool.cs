@@ -2,7 +2,9 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Http;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
@@ -20,6 +22,9 @@ public sealed class TestSchool : IAsyncDisposable
 {
     public static readonly DateOnly Today = new(2026, 11, 24);
     public const string Password = "a-long-test-password";
+
+    /// <summary>Few, so that signing in costs nothing.</summary>
+    private const int PasswordRounds = 1000;
 
     private const string Template = "bold_template";
     private static readonly SemaphoreSlim TemplateLock = new(1, 1);
@@ -68,16 +73,25 @@ public sealed class TestSchool : IAsyncDisposable
     }
 
     /// <summary>Starts the app on the database, with other settings where a test needs them; the one before is stopped.</summary>
-    public void Serve(params (string Key, string Value)[] settings)
+    public void Serve(params (string Key, string Value)[] settings) => Serve(null, settings);
+
+    /// <param name="services">Other parts where a test needs them.</param>
+    public void Serve(Action<IServiceCollection>? services, params (string Key, string Value)[] settings)
     {
         App?.Dispose();
         App = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
         {
             host.UseSetting("ConnectionStrings:App", AppRole(database));
+            host.UseSetting("PasswordRounds", PasswordRounds.ToString(System.Globalization.CultureInfo.InvariantCulture));
             host.UseSetting("Today", Today.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture));
             foreach (var (key, value) in settings) host.UseSetting(key, value);
             // Word data is immutable and takes longest to read: all apps share it, but for those that are given data of their own.
-            if (settings.All(s => s.Key != "DataFolder")) host.ConfigureTestServices(services => services.AddSingleton(Words.Value));
+            host.ConfigureTestServices(parts =>
+            {
+                if (settings.All(s => s.Key != "DataFolder")) parts.AddSingleton(Words.Value);
+                parts.AddSingleton<IStartupFilter, AddressFromHeader>();
+                services?.Invoke(parts);
+            });
         });
     }
 
@@ -93,6 +107,14 @@ public sealed class TestSchool : IAsyncDisposable
         }
         return client;
     }
+
+    /// <summary>A second membership, so that one person belongs to both schools.</summary>
+    public Task<int> AlsoIn(Guid schoolId, string who, Role role) => AsOwner(async store =>
+    {
+        var user = await store.Users.SingleAsync(u => u.Email == $"{who}@test.example");
+        store.Memberships.Add(new Membership { SchoolId = schoolId, UserId = user.Id, Role = role });
+        return 0;
+    });
 
     /// <summary>Works on the database as the owner, who sees every school.</summary>
     public async Task<T> AsOwner<T>(Func<BoldContext, Task<T>> work)
@@ -140,7 +162,8 @@ public sealed class TestSchool : IAsyncDisposable
     {
         await using var provider = new ServiceCollection().AddLogging()
             .AddDbContext<BoldContext>(o => DesignTimeFactory.Configure((DbContextOptionsBuilder<BoldContext>)o, Owner(database)))
-            .AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>().Services.BuildServiceProvider();
+            .AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>().Services
+            .Configure<PasswordHasherOptions>(o => o.IterationCount = PasswordRounds).BuildServiceProvider();
         var store = provider.GetRequiredService<BoldContext>();
         var users = provider.GetRequiredService<UserManager<User>>();
         foreach (var id in new[] { School, OtherSchool })
@@ -196,5 +219,19 @@ public sealed class TestSchool : IAsyncDisposable
         var made = await users.CreateAsync(user, Password);
         if (!made.Succeeded) throw new InvalidOperationException(string.Join(' ', made.Errors.Select(e => e.Description)));
         return user.Id;
+    }
+
+    /// <summary>Requests come from the address that they name, so that a test can be several places.</summary>
+    private sealed class AddressFromHeader : IStartupFilter
+    {
+        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) => app =>
+        {
+            app.Use((context, then) =>
+            {
+                context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(context.Request.Headers["X-Test-Address"].FirstOrDefault() ?? "127.0.0.1");
+                return then(context);
+            });
+            next(app);
+        };
     }
 }

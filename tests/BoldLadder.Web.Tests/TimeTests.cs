@@ -102,7 +102,7 @@ public sealed class TimeTests : IAsyncLifetime
         await TestSchool.Sql("postgres", $"create database {restored}");
         try
         {
-            await PostgresTools.Restore(restored, await File.ReadAllTextAsync(Path.Combine(Repository(), "tests", "stored", "demo-school.sql")));
+            await PostgresTools.Restore(restored, await File.ReadAllTextAsync(Path.Combine(TestFolders.Repository, "tests", "stored", "demo-school.sql")));
             await Migrate(restored);
             await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(restored)).Options);
             var lessons = await store.Lessons.IgnoreQueryFilters().ToListAsync();
@@ -159,12 +159,5 @@ public sealed class TimeTests : IAsyncLifetime
         rows[at] = string.Join('\t', cells);
         File.WriteAllLines(shard, rows);
         return folder;
-    }
-
-    private static string Repository()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder.FullName, "BoldLadder.slnx"))) folder = folder.Parent!;
-        return folder.FullName;
     }
 }

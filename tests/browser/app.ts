@@ -6,20 +6,28 @@ export { expect };
 type Who = 'lead' | 'otters' | 'others' | 'deputy';
 
 /** The demo school's accounts, as they were printed when it was loaded. */
-function account(who: Who): { email: string; password: string } {
+export function accountOf(who: Who): { email: string; password: string } {
   const rows = readFileSync(process.env['BOLD_ACCOUNTS'] ?? '.run/demo-accounts.tsv', 'utf8').split('\n');
   const [, email = '', password = ''] = (rows[['lead', 'otters', 'others', 'deputy'].indexOf(who)] ?? '').split('\t');
   return { email, password };
 }
 
 export async function signIn(page: Page, who: Who = 'lead') {
-  const { email, password } = account(who);
+  const { email, password } = accountOf(who);
   if (!page.url().endsWith('/sign-in')) await page.goto('/sign-in');
   await page.getByLabel('Email address').fill(email);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+  await expect(account(page)).toBeVisible();
 }
+
+/** Opens the account's menu and chooses from it. */
+export async function fromAccount(page: Page, item: string) {
+  await account(page).click();
+  await page.getByRole('button', { name: item, exact: true }).click();
+}
+
+const account = (page: Page) => page.locator('.top .dropdown-toggle');
 
 export async function openLesson(page: Page, group: string) {
   await page.goto('/');

@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, openLesson, signIn, test } from './app.js';
+import { accountOf, expect, openLesson, signIn, test } from './app.js';
 
 async function expectAccessible(page: Page) {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
@@ -50,10 +50,10 @@ test('every page is accessible and fits a small laptop', async ({ page }) => {
     await look();
     await page.keyboard.press(' ');
   }
-  for (const address of ['/week?weeks=2', '/words/ship?with=sh', '/templates']) {
+  for (const address of ['/week?weeks=2', '/words/ship?with=sh', '/templates', '/audit', '/calendar', '/style']) {
     await page.goto(address);
     await expect(page.locator('h1')).toBeVisible();
-    await expect(page.locator('.week, .word-panel, .slots').first()).toBeVisible();
+    await expect(page.locator('.week, .word-panel, .slots, .audit, .settings').first()).toBeVisible();
     await look();
   }
   await openLesson(page, 'Otters');
@@ -77,4 +77,33 @@ test('the lesson prints on one page', async ({ page }) => {
     const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true, tagged: true });
     expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
   }
+});
+
+test('on a phone the pages a teacher carries about fit, and every place is in the menu', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/sign-in');
+  await page.getByLabel('Email address').fill(accountOf('lead').email);
+  await page.getByLabel('Password').fill(accountOf('lead').password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  for (const place of ['Week', 'Ladder', 'Calendar', 'Our school’s way', 'Groups']) {
+    await page.getByRole('button', { name: 'Menu' }).click();
+    await page.getByRole('link', { name: place, exact: true }).click();
+    await expect(page.getByRole('link', { name: place, exact: true })).toBeHidden();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect(await fitsTheWidth(page), place).toBe(true);
+  }
+  await page.getByRole('link', { name: 'Open lesson for Otters' }).click();
+  await expect(page.locator('.part-apply')).toBeVisible();
+  expect(await fitsTheWidth(page)).toBe(true);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('link', { name: 'What to gather' }).click();
+  await expect(page.locator('.gather')).toBeVisible();
+});
+
+test('on a small laptop the navigation is one line', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 614 });
+  await signIn(page);
+  const tops = await page.locator('.places a, .who').evaluateAll((links) => links.map((l) => l.getBoundingClientRect().bottom));
+  expect(Math.max(...tops) - Math.min(...tops)).toBeLessThan(16);
 });

@@ -1,4 +1,4 @@
-import { expect, openLesson, signIn, test } from './app.js';
+import { expect, fromAccount, openLesson, signIn, test } from './app.js';
 
 test('our school’s way is seen at once on a sample, and on every screen once it is saved', async ({ page }) => {
   await signIn(page);
@@ -58,7 +58,7 @@ test('a lead writes how the school teaches a sound, a teacher reads it', async (
   await page.getByLabel('Memory phrase').fill('chickens in the chest');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.locator('.rung-panel')).toContainText('chickens in the chest');
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await fromAccount(page, 'Sign out');
   await signIn(page, 'otters');
   await page.goto('/ladder?version=draft');
   await page
@@ -95,4 +95,70 @@ test('a review day looks back and teaches nothing new', async ({ page }) => {
   await expect(page.getByText('Review day').first()).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Teach', exact: true })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Practise' })).toBeVisible();
+});
+
+test.describe('when the server goes away in the middle of a save', () => {
+  test.use({ expectedErrors: [/Failed to load resource/] });
+
+  test('what was typed stays, and saving once more saves it', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/calendar');
+    const name = page.getByLabel('Name').first();
+    await expect(name).toBeVisible();
+    const kept = await name.inputValue();
+    await page.route('**/calendar', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+    await name.fill('Autumn');
+    await page.getByRole('button', { name: 'Save calendar' }).click();
+    await expect(page.getByRole('alert')).toContainText('can’t be reached');
+    await expect(name).toHaveValue('Autumn');
+    await page.unroute('**/calendar');
+    await page.getByRole('button', { name: 'Save calendar' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+    await name.fill(kept);
+    await page.getByRole('button', { name: 'Save calendar' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+  });
+});
+
+test.describe('when two leads save the same page', () => {
+  test.use({ expectedErrors: [/409/] });
+
+  test('the second is told, keeps what was typed, and may lay it over knowingly', async ({ page, browser, baseURL }) => {
+    await signIn(page);
+    await page.goto('/style');
+    const label = page.locator('#label-double');
+    await expect(label).toBeVisible();
+    const other = await browser.newPage({ ...(baseURL ? { baseURL } : {}) });
+    await signIn(other, 'deputy');
+    await other.goto('/style');
+    await other.locator('#label-double').fill('twin');
+    await other.getByRole('button', { name: 'Save our way' }).click();
+    await expect(other.getByRole('status')).toContainText('Saved');
+
+    await label.fill('pair');
+    await page.getByRole('button', { name: 'Save our way' }).click();
+    await expect(page.getByRole('alert')).toContainText('Someone saved this after you opened it');
+    await expect(label).toHaveValue('pair');
+    await page.getByRole('button', { name: /^Keep mine/ }).click();
+    await page.getByRole('button', { name: 'Save our way' }).click();
+    await expect(page.getByRole('status')).toContainText('Saved');
+    await label.fill('');
+    await page.getByRole('button', { name: 'Save our way' }).click();
+    await expect(page.getByRole('status')).toContainText('Saved');
+    await other.close();
+  });
+});
+
+test.describe('when what is sent is too large', () => {
+  test.use({ expectedErrors: [/413/] });
+
+  test('one sentence says so', async ({ page }) => {
+    await signIn(page);
+    await page.route('**/calendar', (route) => (route.request().method() === 'POST' ? route.continue({ postData: 'x'.repeat(300_000) }) : route.continue()));
+    await page.goto('/calendar');
+    await page.getByLabel('Name').first().fill('Autumn');
+    await page.getByRole('button', { name: 'Save calendar' }).click();
+    await expect(page.getByRole('alert')).toContainText('too large');
+    await expect(page.getByLabel('Name').first()).toHaveValue('Autumn');
+  });
 });

@@ -1,4 +1,5 @@
 import { Route, Routes } from 'react-router';
+import { AuditPage } from './audit/AuditPage';
 import { BoardPage } from './board/BoardPage';
 import { CoverPage } from './cover/CoverPage';
 import { WordsPage } from './explorer/WordsPage';
@@ -39,6 +40,7 @@ export function App() {
           <Route path="/groups/:groupId/mats/:date" element={<MatPage />} />
           <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
           <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />
+          <Route path="/audit" element={<AuditPage />} />
           <Route path="/about" element={<AboutPage />} />
           <Route path="*" element={<NoPage />} />
         </Route>

@@ -14,20 +14,22 @@ import './look/settings.css';
 import './look/print.css';
 import './look/mat.css';
 import './look/planning.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
+import { makeQueries } from './api/queries';
 import { App } from './App';
-
-const queries = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, networkMode: 'always' }, mutations: { networkMode: 'always' } } });
+import { SchoolRouter } from './session/SchoolRouter';
+import { ErrorBoundary } from './shell/ErrorBoundary';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
-    </QueryClientProvider>
+    <ErrorBoundary>
+      <QueryClientProvider client={makeQueries()}>
+        <SchoolRouter>
+          <App />
+        </SchoolRouter>
+      </QueryClientProvider>
+    </ErrorBoundary>
   </StrictMode>,
 );

@@ -15,7 +15,7 @@ public static class Items
     public static WordItem OfWord(
         string activity, Word word, IEnumerable<Reason> reasons, Taught? trickyFor = null, bool oral = false, string? meaning = null, string? sentence = null) => new(
         $"{activity}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, word.Segmentation.Phonemes, MarksOf(word), word.Segmentation.Taps,
-        trickyFor is null ? [] : [.. Enumerable.Range(0, word.Required.Length).Where(i => !trickyFor.Covers(word.Required[i]))],
+        trickyFor is null ? [] : [.. trickyFor.TrickyPlaces(word)],
         oral, [.. reasons], meaning, sentence);
 
     /// <summary>For each letter of a word the place of its grapheme.</summary>

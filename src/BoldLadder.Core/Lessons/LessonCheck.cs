@@ -35,9 +35,10 @@ public static class LessonCheck
     {
         var name = finder.Lexicon.FindName(spelling);
         if (name is not null && taught.CanRead(name)) return [];
-        if (finder.Known(spelling, false)?.Word is not { } word) return tricky.Contains(spelling) ? [] : [Reason.Of("unknown-word", spelling)];
-        if (word.Suitability == Suitability.Never) return [Reason.Of("left-out", spelling)];
-        return tricky.Contains(spelling) ? [] : taught.Obstacles(word).Select(o => Reason.Of("not-taught", o.ToString()));
+        var parts = finder.Parts(spelling, false);
+        if (parts.IsEmpty) return tricky.Contains(spelling) ? [] : [Reason.Of("unknown-word", spelling)];
+        if (parts.Any(p => p.Suitability == Suitability.Never)) return [Reason.Of("left-out", spelling)];
+        return tricky.Contains(spelling) ? [] : parts.Where(p => !tricky.Contains(p.Spelling)).SelectMany(p => taught.Obstacles(p)).Select(o => Reason.Of("not-taught", o.ToString()));
     }
 }
 

@@ -36,7 +36,7 @@ public static class LessonRepair
             var replaced = LessonPlanner.ReplaceOne(request, lesson, activity, item.Id, request.Seed + 1);
             activity = replaced.Items.Any(i => i.Id == item.Id) ? replaced with { Items = replaced.Items.RemoveAll(i => i.Id == item.Id) } : replaced;
         }
-        return activity.Items.IsEmpty ? activity : Pace.Timed(activity with { Steps = Leveled.Steps(activity.Steps, activity.Items.Length) }, request.Pace);
+        return activity.Items.IsEmpty ? activity : Pace.Holding(activity, activity.Items, request.Pace);
     }
 
     private static ImmutableArray<Item> Whole(ImmutableArray<Item> items, HashSet<string> broken) => items.RemoveAll(i => broken.Contains(i.Id));

@@ -25,10 +25,14 @@ public enum OwnStatus
 }
 
 /// <summary>A typed word, judged.</summary>
+/// <param name="Word">Null for an unknown word, and for one with a hyphen that is read as its parts.</param>
 /// <param name="Needs">What was not taught by the day; empty unless the word is not yet.</param>
 /// <param name="Rung">The index of the rung after which it can be read; null for never on this ladder, or unknown.</param>
 /// <param name="Twin">A common word that sounds the same, where there is one.</param>
-public sealed record OwnVerdict(string Written, OwnStatus Status, Segmentation? Segmentation, ImmutableArray<Obstacle> Needs, int? Rung, string? Twin);
+public sealed record OwnVerdict(string Written, OwnStatus Status, Word? Word, ImmutableArray<Obstacle> Needs, int? Rung, string? Twin)
+{
+    public Segmentation? Segmentation => Word?.Segmentation;
+}
 
 /// <summary>Words and sentences that a teacher types into a lesson: judged at once, and made into items. Source: docs/handbook.md, section 6.</summary>
 public static class OwnItems
@@ -47,13 +51,16 @@ public static class OwnItems
     private static OwnVerdict Judge(string written, WordFinder finder, Taught taught, IReadOnlySet<string> tricky, Lexicon lexicon, SentencePlaces places)
     {
         var plain = Sentence.Plain(written);
-        var found = finder.Known(plain, char.IsUpper(written[0]))?.Word;
-        if (found is null) return new OwnVerdict(written, OwnStatus.Unknown, null, [], null, null);
-        if (found.Suitability == Suitability.Never) return new OwnVerdict(written, OwnStatus.LeftOut, found.Segmentation, [], null, null);
-        var needs = taught.Obstacles(found);
-        var status = needs.IsEmpty ? OwnStatus.Decodable : tricky.Contains(plain) ? OwnStatus.Tricky : OwnStatus.NotYet;
-        var twin = lexicon.Homophones(found, taught.Accent).Where(h => h.Zipf >= 3 || h.IsKnown).OrderByDescending(h => h.Zipf).FirstOrDefault()?.Spelling;
-        return new OwnVerdict(written, status, found.Segmentation, status == OwnStatus.NotYet ? needs : [], places.RungOf(found), twin);
+        var parts = finder.Parts(plain, written.Any(char.IsUpper));
+        if (parts.IsEmpty) return new OwnVerdict(written, OwnStatus.Unknown, null, [], null, null);
+        var whole = parts is [var one] ? one : null;
+        if (parts.Any(p => p.Suitability == Suitability.Never)) return new OwnVerdict(written, OwnStatus.LeftOut, whole, [], null, null);
+        var needs = parts.Where(p => !tricky.Contains(p.Spelling)).SelectMany(p => taught.Obstacles(p)).Distinct().ToImmutableArray();
+        var isDecodable = parts.All(taught.CanRead);
+        var status = isDecodable ? OwnStatus.Decodable : tricky.Contains(plain) || needs.IsEmpty ? OwnStatus.Tricky : OwnStatus.NotYet;
+        var twin = whole is null ? null : lexicon.Homophones(whole, taught.Accent).Where(h => h.Zipf >= 3 || h.IsKnown).OrderByDescending(h => h.Zipf).FirstOrDefault()?.Spelling;
+        var rungs = parts.Select(places.RungOf).ToList();
+        return new OwnVerdict(written, status, whole, status == OwnStatus.NotYet ? needs : [], rungs.Contains(null) ? null : rungs.Max(), twin);
     }
 
     /// <summary>True when the activity takes typed words one by one.</summary>
@@ -78,22 +85,24 @@ public static class OwnItems
         }
         else if (TakesWords(activity.Kind))
         {
-            added = [.. verdicts.Select(v => OfWord(request, activity.Id, v, taught))];
+            added = [.. verdicts.Where(v => v.Word is not null).Select(v => OfWord(request, activity.Id, v, taught))];
+            if (added.Length < verdicts.Length) return (null, verdicts);
         }
         else
         {
             return (null, []);
         }
-        return (Pace.Timed(activity with { Items = [.. activity.Items, .. added.Where(a => activity.Items.All(i => i.Id != a.Id))] }, request.Pace), verdicts);
+        return (Pace.Holding(activity, [.. activity.Items, .. added.Where(a => activity.Items.All(i => i.Id != a.Id))], request.Pace), verdicts);
     }
 
     private static WordItem OfWord(LessonRequest request, string activity, OwnVerdict verdict, Taught taught)
     {
         var plain = Sentence.Plain(verdict.Written);
-        var cut = verdict.Segmentation!;
+        var word = verdict.Word!;
+        var cut = word.Segmentation;
         var known = request.Lexicon.Find(plain);
-        return new WordItem($"{activity}:{plain}", true, plain, cut.Graphemes, cut.Phonemes, [.. cut.Letters().Select(l => l.Part)], cut.Taps,
-            verdict.Status == OwnStatus.Tricky ? [.. Enumerable.Range(0, cut.Parts.Length).Where(i => !taught.Covers(cut.Parts[i]))] : [], false,
+        return new WordItem($"{activity}:{plain}", true, plain, cut.Graphemes, cut.Phonemes, Items.MarksOf(word), cut.Taps,
+            verdict.Status == OwnStatus.Tricky ? [.. taught.TrickyPlaces(word)] : [], false,
             [Reason.Of("by-hand"), .. known is null ? [] : WordChoice.Explain(request, known).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("taps", cut.Taps.ToString(CultureInfo.InvariantCulture))],
             known is null ? null : Items.MeaningFor(request, known));
     }

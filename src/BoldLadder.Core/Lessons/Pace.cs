@@ -28,6 +28,10 @@ public static class Pace
     public static Activity Timed(Activity activity, double pace = 1) => activity.SetByHand ? activity
         : activity with { Seconds = ChangeOver + (int)Math.Round(pace * Math.Max(1, Counted(activity)) * Chooser.All[activity.Kind].Seconds) };
 
+    /// <summary>The activity with other items: as long as they take this group, and with the steps of its release over as many.</summary>
+    public static Activity Holding(Activity activity, ImmutableArray<Item> items, double pace) =>
+        Timed(activity with { Items = items, Steps = Leveled.Steps(activity.Steps, items.Length) }, pace);
+
     /// <summary>A sort takes its time by its words, ten of which make one item of the table; a text by its sentences.</summary>
     private static double Counted(Activity activity) => activity.Items.Sum(i => i switch
     {
@@ -89,7 +93,7 @@ public static class Pace
             ?? longest.Items.LastOrDefault(i => !i.Kept);
         if (victim is null) return null;
         var left = longest.Items.Remove(victim);
-        var shorter = Timed(longest with { Items = left, Steps = Leveled.Steps(longest.Steps, left.Length) }, pace);
+        var shorter = Holding(longest, left, pace);
         return [.. parts.Select(p => p == part ? p with { Activities = p.Activities.Replace(longest, shorter) } : p)];
     }
 }

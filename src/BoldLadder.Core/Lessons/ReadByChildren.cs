@@ -28,7 +28,8 @@ public static class ReadByChildren
         PromptItem prompt => prompt.Words,
         BesideItem beside => beside.Cards.Select(c => c.Example).OfType<string>(),
         PatternItem pattern => pattern.Examples?.SelectMany(e => e.Words) ?? [],
-        _ => [],
+        CardItem or SpellingsItem or MadeUpItem or ClueItem => [],
+        _ => throw NotSaid(item),
     };
 
     /// <summary>Correspondences that an item shows without a word of the lexicon round them.</summary>
@@ -38,8 +39,12 @@ public static class ReadByChildren
         SpellingsItem spellings => spellings.Correspondences.SelectMany(Parsed),
         BesideItem beside => beside.Cards.SelectMany(c => Parsed(c.Correspondence)),
         MadeUpItem made => Segmentation.Parse(made.Graphemes, made.Phonemes).Parts,
-        _ => [],
+        WordItem or GapItem or ChoiceItem or SyllablesItem or LineItem or SortItem or PictureItem or SentenceItem or TextItem or CrosswordItem or MissingWordItem or PromptItem or PatternItem or ClueItem => [],
+        _ => throw NotSaid(item),
     };
+
+    /// <summary>What children read must never be guessed: a new kind of item is named here, or nothing that has one can be planned.</summary>
+    private static InvalidOperationException NotSaid(Item item) => new($"Say in {nameof(ReadByChildren)} what children read of a {item.GetType().Name}.");
 
     private static IEnumerable<Correspondence> Parsed(string notation) => Correspondence.TryParse(notation, out var one) ? [one] : [];
 

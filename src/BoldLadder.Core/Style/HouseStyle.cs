@@ -154,7 +154,7 @@ public sealed record HouseStyle(
         return this;
     }
 
-    private static bool IsName(string text) => text is { Length: > 0 and <= LongestLabel } && text == text.Trim() && !text.Any(char.IsControl);
+    private static bool IsName(string text) => PlainName.Is(text, LongestLabel);
 }
 
 /// <summary>The ids of accent switches as settings write them: bath-as-trap.</summary>

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using System.Globalization;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -83,8 +84,16 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
         return Tokens.All(t => Own(t.Word) == t.Word) ? this : new Sentence(Text, [.. Tokens.Select(t => (t.Written, Own(t.Word)))]);
     }
 
-    /// <summary>A word as written without the punctuation round it, in lower case.</summary>
-    public static string Plain(string written) => written.Trim(Punctuation).Replace('’', '\'').ToLowerInvariant();
+    /// <summary>A word as written without the punctuation round it, in the form words are looked up by.</summary>
+    public static string Plain(string written)
+    {
+        var (first, last) = (0, written.Length);
+        while (first < last && !IsOfWord(written[first])) first++;
+        while (last > first && !IsOfWord(written[last - 1])) last--;
+        return WordFinder.Plain(written[first..last]);
+    }
+
+    private static bool IsOfWord(char sign) => char.IsLetterOrDigit(sign) || CharUnicodeInfo.GetUnicodeCategory(sign) == UnicodeCategory.NonSpacingMark;
 
     /// <summary>The punctuation after a word as written: what stays when the word is left out.</summary>
     public static string End(string written) => written[written.TrimEnd(Punctuation).Length..];

@@ -45,8 +45,6 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
     /// <summary>More different spellings than any language text has; beyond them nothing more is remembered.</summary>
     private const int MostRemembered = 200_000;
 
-    private static readonly char[] Hyphens = ['-', '‐', '‑'];
-
     private readonly Dictionary<string, Remembered> remembered = new(StringComparer.Ordinal);
     private readonly long[] forgotten = new long[Enum.GetValues<ReadingStatus>().Length];
 
@@ -79,27 +77,17 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
     {
         var plain = WordFinder.Plain(written);
         var capital = plain != written && written.Any(char.IsUpper);
-        if (tricky.Contains(plain) && Single(plain, capital) is not { Status: ReadingStatus.Decodable }) return WithCapital(Judgement.Tricky, capital);
-        var whole = Single(plain, capital);
-        if (whole.Status == ReadingStatus.Unknown && plain.IndexOfAny(Hyphens) > 0) whole = Parts(plain, capital);
+        var parts = finder.Parts(plain, capital);
+        var whole = !parts.IsEmpty && parts.All(taught.CanRead) ? Judgement.Decodable : tricky.Contains(plain) ? Judgement.Tricky : OfParts(parts);
         return WithCapital(whole, capital);
     }
 
-    private Judgement Single(string plain, bool capital)
-    {
-        if (finder.Known(plain, capital)?.Word is not { } word) return Judgement.Unknown;
-        if (taught.CanRead(word)) return Judgement.Decodable;
-        return NotYet(taught.Obstacles(word));
-    }
-
     /// <summary>A hyphenated word is as readable as its hardest part.</summary>
-    private Judgement Parts(string plain, bool capital)
+    private Judgement OfParts(ImmutableArray<Word> parts)
     {
-        var parts = plain.Split(Hyphens).Select(p => tricky.Contains(p) && Single(p, capital).Status == ReadingStatus.NotYet ? Judgement.Tricky : Single(p, capital)).ToList();
-        if (parts.Any(p => p.Status == ReadingStatus.Unknown)) return Judgement.Unknown;
-        var needs = parts.SelectMany(p => p.Needs).ToImmutableArray();
-        if (!needs.IsEmpty) return NotYet(needs);
-        return parts.Any(p => p.Status == ReadingStatus.Tricky) ? Judgement.Tricky : Judgement.Decodable;
+        if (parts.IsEmpty) return Judgement.Unknown;
+        var needs = parts.Where(p => !tricky.Contains(p.Spelling)).SelectMany(p => taught.Obstacles(p)).ToImmutableArray();
+        return needs.IsEmpty ? Judgement.Tricky : NotYet(needs);
     }
 
     /// <summary>A capital letter is a pattern of its own: a school may teach it later.</summary>

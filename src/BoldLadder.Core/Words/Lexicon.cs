@@ -52,7 +52,7 @@ public sealed class Lexicon
     /// <summary>First names and places, commonest first.</summary>
     public ImmutableArray<Word> Names { get; }
 
-    /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from; where a school's layer lies over it, "+" and eight of the layer's.</summary>
+    /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from; where a school's layer lies over it, "+" and thirty-two of the layer's.</summary>
     public string Hash { get; }
 
     /// <summary>The word with this spelling, lower-case; days and months stand among the words.</summary>
@@ -72,7 +72,7 @@ public sealed class Lexicon
         ForLessons = [.. Words.Where(w => w.IsForLessons)];
         Known = [.. ForLessons.Where(w => w.IsKnown)];
         var layer = string.Join('\n', changed.Values.OrderBy(w => w.Spelling, StringComparer.Ordinal).Select(w => $"{w.Spelling} {w.Suitability} {w.Segmentation}"));
-        Hash = $"{shipped.Hash}+{Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(layer)))[..8]}";
+        Hash = $"{shipped.Hash}+{Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(layer)))[..32]}";
         (over, bySpelling, names) = (changed, shipped.bySpelling, shipped.names);
     }
 

@@ -32,6 +32,7 @@ public sealed record FoundWord(Word? Word, WordSource Source, ImmutableArray<Seg
 /// </summary>
 public sealed class WordFinder(Lexicon lexicon)
 {
+    private static readonly char[] Hyphens = ['-', '‐', '‑'];
     private static readonly FoundWord Nothing = new(null, WordSource.Unknown, []);
 
     private readonly Derivation derivation = new(s => lexicon.Find(s) ?? lexicon.FindName(s));
@@ -49,6 +50,18 @@ public sealed class WordFinder(Lexicon lexicon)
         if (name is not null && (word is null || (capital && !word.Flags.HasFlag(WordFlags.Capital) && word.Zipf < name.Zipf))) return (name, WordSource.Lexicon);
         if (word is not null) return (word, WordSource.Lexicon);
         return plain.Length <= Guesser.LongestWord && derivation.Of(plain) is { } made ? (made, WordSource.Derived) : null;
+    }
+
+    /// <summary>
+    /// The words that a written word is read as: itself, or, where only its parts are known, the parts between its hyphens; none when nothing is known for sure.
+    /// </summary>
+    /// <param name="plain">The word in its <see cref="Plain"/> form.</param>
+    public ImmutableArray<Word> Parts(string plain, bool capital)
+    {
+        if (Known(plain, capital) is { } known) return [known.Word];
+        if (plain.IndexOfAny(Hyphens) <= 0) return [];
+        var parts = plain.Split(Hyphens).Select(p => Known(p, capital)?.Word).ToList();
+        return parts.Contains(null) ? [] : [.. parts.OfType<Word>()];
     }
 
     /// <summary>The word with its readings; guessed from its letters when it is not known.</summary>

@@ -22,6 +22,36 @@ namespace BoldLadder.Store.Migrations
 
             NpgsqlModelBuilderExtensions.UseIdentityByDefaultColumns(modelBuilder);
 
+            modelBuilder.Entity("BoldLadder.Store.AccountEvent", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Action")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("action");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<Guid?>("UserId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_account_events");
+
+                    b.HasIndex("UserId", "At")
+                        .HasDatabaseName("ix_account_events_user_id_at");
+
+                    b.ToTable("account_events", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.AuditEntry", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -51,6 +81,9 @@ namespace BoldLadder.Store.Migrations
 
                     b.HasKey("SchoolId", "Id")
                         .HasName("pk_audit");
+
+                    b.HasIndex("SchoolId", "At")
+                        .HasDatabaseName("ix_audit_school_id_at");
 
                     b.ToTable("audit", (string)null);
                 });
@@ -342,6 +375,14 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("command");
 
+                    b.Property<string>("RungBefore")
+                        .HasColumnType("text")
+                        .HasColumnName("rung_before");
+
+                    b.Property<string>("StampBefore")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("stamp_before");
+
                     b.Property<string>("Subject")
                         .HasColumnType("text")
                         .HasColumnName("subject");
@@ -506,6 +547,26 @@ namespace BoldLadder.Store.Migrations
                         .HasName("pk_ladders");
 
                     b.ToTable("ladders", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.SignInTries", b =>
+                {
+                    b.Property<byte[]>("Key")
+                        .HasColumnType("bytea")
+                        .HasColumnName("key");
+
+                    b.Property<int>("Failed")
+                        .HasColumnType("integer")
+                        .HasColumnName("failed");
+
+                    b.Property<DateTime>("WaitsUntil")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("waits_until");
+
+                    b.HasKey("Key")
+                        .HasName("pk_sign_in_tries");
+
+                    b.ToTable("sign_in_tries", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredLesson", b =>
@@ -886,6 +947,38 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("users", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.UserSession", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTime?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<DateTime>("SeenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("seen_at");
+
+                    b.Property<DateTime>("StartedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("started_at");
+
+                    b.Property<Guid>("UserId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_user_sessions");
+
+                    b.HasIndex("UserId")
+                        .HasDatabaseName("ix_user_sessions_user_id");
+
+                    b.ToTable("user_sessions", (string)null);
+                });
+
             modelBuilder.Entity("Microsoft.AspNetCore.DataProtection.EntityFrameworkCore.DataProtectionKey", b =>
                 {
                     b.Property<int>("Id")
@@ -1182,6 +1275,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_terms_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.UserSession", b =>
+                {
+                    b.HasOne("BoldLadder.Store.User", null)
+                        .WithMany()
+                        .HasForeignKey("UserId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_user_sessions_users_user_id");
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserClaim<System.Guid>", b =>

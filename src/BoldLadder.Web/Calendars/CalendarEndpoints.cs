@@ -8,6 +8,7 @@ using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Calendars;
@@ -22,9 +23,12 @@ public sealed record GroupPace(Guid GroupId, string Name, int LessonMinutes, IRe
 
 /// <summary>The school's calendar as it is set.</summary>
 /// <param name="LessonDays">Weekdays with lessons, 1 for Monday.</param>
-public sealed record CalendarView(
+public sealed record CalendarSettings(
     IReadOnlyList<TermView> Terms, IReadOnlyList<DateOnly> Closed, IReadOnlyList<int> LessonDays, int ReviewWeeks, int CheckWeeks, int RecapWeeks,
     IReadOnlyList<CheckpointView> Checkpoints, IReadOnlyList<GroupPace> Groups);
+
+/// <param name="Stamp">What If-Match gives back when it is saved.</param>
+public sealed record CalendarView(CalendarSettings Settings, string Stamp);
 
 /// <summary>A ladder laid on the calendar, group by group.</summary>
 public sealed record LadderDatesView(DateOnly Today, IReadOnlyList<GroupDates> Groups);
@@ -52,7 +56,7 @@ public static class CalendarEndpoints
 
     public static void MapCalendars(this IEndpointRouteBuilder school)
     {
-        school.MapGet("/calendar", async (SchoolScope scope) => TypedResults.Ok(await View(scope))).WithName("getCalendar");
+        school.MapGet("/calendar", async (SchoolScope scope, Stamps stamps) => TypedResults.Ok(await View(scope, stamps))).WithName("getCalendar");
         school.MapPost("/calendar", Save).WithName("saveCalendar");
         school.MapGet("/ladders/{ladderId:guid}/versions/{version:int}/dates", async Task<Results<Ok<LadderDatesView>, ProblemHttpResult>> (Guid ladderId, int version, SchoolScope scope) =>
             await scope.Ladder(ladderId, version) is { } ladder ? TypedResults.Ok(await Dates(scope, ladderId, ladder)) : LadderEndpoints.UnknownLadder()).WithName("getDates");
@@ -61,7 +65,13 @@ public static class CalendarEndpoints
                 ? TypedResults.Ok(await Dates(scope, ladderId, draft.Document)) : LadderEndpoints.UnknownLadder()).WithName("getDraftDates");
     }
 
-    private static async Task<CalendarView> View(SchoolScope scope) => new(
+    private static async Task<CalendarView> View(SchoolScope scope, Stamps stamps)
+    {
+        var settings = await Settings(scope);
+        return new CalendarView(settings, stamps.Of(settings));
+    }
+
+    private static async Task<CalendarSettings> Settings(SchoolScope scope) => new(
         await scope.Store.Terms.OrderBy(t => t.First).Select(t => new TermView(t.Id, t.Name, t.First, t.Last)).ToListAsync(),
         await scope.Store.ClosedDays.OrderBy(d => d.Date).Select(d => d.Date).ToListAsync(),
         scope.School.LessonDays, scope.School.ReviewWeeks, scope.School.CheckWeeks, scope.School.RecapWeeks,
@@ -97,10 +107,14 @@ public static class CalendarEndpoints
         return days.Max();
     }
 
-    private static async Task<Results<Ok<CalendarView>, ProblemHttpResult>> Save(CalendarView wanted, SchoolScope scope)
+    private static async Task<Results<Ok<CalendarView>, ProblemHttpResult>> Save(
+        CalendarSettings wanted, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, Stamps stamps)
     {
         if (scope.LeadOnly() is { } refused) return refused;
         if (Wrong(wanted) is { } problem) return problem;
+        await scope.LockSettings();
+        await scope.Refresh();
+        if (stamps.Stale(await Settings(scope), ifMatch) is { } stale) return stale;
         var store = scope.Store;
         var school = await store.Schools.SingleAsync();
         (school.LessonDays, school.ReviewWeeks, school.CheckWeeks, school.RecapWeeks) = ([.. wanted.LessonDays.Distinct().Order()], wanted.ReviewWeeks, wanted.CheckWeeks, wanted.RecapWeeks);
@@ -120,27 +134,31 @@ public static class CalendarEndpoints
         scope.Audit("calendar-saved", school.SchoolId);
         await store.SaveChangesAsync();
         scope.Changed(school);
-        return TypedResults.Ok(await View(scope));
+        return TypedResults.Ok(await View(scope, stamps));
     }
 
-    private static ProblemHttpResult? Wrong(CalendarView wanted)
+    private static ProblemHttpResult? Wrong(CalendarSettings wanted)
     {
-        static ProblemHttpResult Of(string code, string whatToDo) => Problem.Of(StatusCodes.Status422UnprocessableEntity, code, whatToDo);
+        static ProblemHttpResult Of(string code, string whatToDo) => Problem.Unusable(code, whatToDo);
         if (wanted.Terms.Count > MostTerms || wanted.Closed.Count > MostClosed || wanted.Checkpoints.Count > MostTerms) return Of("too-much", $"Keep to {MostTerms} terms and checkpoints and {MostClosed} closed days.");
         if (wanted.Terms.Concat<object>(wanted.Checkpoints).Any(t => !LadderEndpoints.IsName(t is TermView term ? term.Name : ((CheckpointView)t).Name))) return LadderEndpoints.BadName();
         if (wanted.Terms.Select(t => t.Id).Concat(wanted.Checkpoints.Select(c => c.Id)) is var ids && (ids.Contains(Guid.Empty) || ids.Distinct().Count() < ids.Count())) return Of("id-missing", "Each term and checkpoint needs an id of its own. Reload the page and try again.");
+        if (wanted.Terms.SelectMany(t => new[] { t.First, t.Last }).Concat(wanted.Closed).Concat(wanted.Checkpoints.Select(c => c.Date)).FirstOrDefault(d => !Reading.IsDay(d)) is var far && far != default)
+        {
+            return Of("day-out-of-range", $"{far:yyyy-MM-dd} is not a day of this century. Check its year.");
+        }
         if (wanted.Terms.FirstOrDefault(t => t.Last < t.First || t.Last.DayNumber - t.First.DayNumber > LongestTerm) is { } term) return Of("term-backwards", $"{term.Name} must end after it begins, and within {LongestTerm} days. Change one of its dates.");
         var inOrder = wanted.Terms.OrderBy(t => t.First).ToList();
         if (inOrder.Zip(inOrder.Skip(1)).FirstOrDefault(t => t.Second.First <= t.First.Last) is { First: not null } overlap) return Of("terms-overlap", $"{overlap.First.Name} and {overlap.Second.Name} overlap. Change one of their dates.");
-        if (wanted.LessonDays.Count == 0 || wanted.LessonDays.Any(d => d is < 1 or > 7)) return Of("no-lesson-day", "Choose at least one weekday with lessons.");
-        if (wanted.Groups.FirstOrDefault(g => g.LessonDays is { } days && (days.Count == 0 || days.Any(d => d is < 1 or > 7))) is { } idle) return Of("no-lesson-day", $"Choose at least one weekday with lessons for {idle.Name}.");
+        if (wanted.LessonDays.Count == 0 || !wanted.LessonDays.All(SchoolWeekday.Is)) return Of("no-lesson-day", "Choose at least one weekday with lessons.");
+        if (wanted.Groups.FirstOrDefault(g => g.LessonDays is { } days && (days.Count == 0 || !days.All(SchoolWeekday.Is))) is { } idle) return Of("no-lesson-day", $"Choose at least one weekday with lessons for {idle.Name}.");
         if (wanted.Groups.FirstOrDefault(g => !Pace.Lengths.Contains(g.LessonMinutes)) is { } odd) return Of("bad-length", $"Lessons of {odd.Name} take {string.Join(", ", Pace.Lengths)} minutes. Choose one of these.");
         if (!HasTeachingDay(wanted)) return Of("no-teaching-day", "No teaching day is left: every day is outside the terms, closed or a weekday without lessons. Add a term, or open a day.");
         if (new[] { wanted.ReviewWeeks, wanted.CheckWeeks, wanted.RecapWeeks }.Any(w => w is < 0 or > MostWeeks)) return Of("bad-rhythm", $"Weeks between reviews, checks and of recap go from 0 to {MostWeeks}.");
         return wanted.Checkpoints.FirstOrDefault(c => !IsTeachable(c.What)) is { } unknown ? Of("unknown-teaching", $"{unknown.Name}: choose what must be taught by then.") : null;
     }
 
-    private static bool HasTeachingDay(CalendarView wanted) => !new SchoolCalendar(wanted.Terms.Select(t => (t.First, t.Last)), wanted.Closed, wanted.LessonDays.Select(d => (DayOfWeek)(d % 7))).Days.IsEmpty;
+    private static bool HasTeachingDay(CalendarSettings wanted) => !new SchoolCalendar(wanted.Terms.Select(t => (t.First, t.Last)), wanted.Closed, wanted.LessonDays.Select(SchoolWeekday.DayOfWeek)).Days.IsEmpty;
 
     /// <summary>A correspondence, a pattern, or the name of a stage.</summary>
     private static bool IsTeachable(string what) => what.Contains('=', StringComparison.Ordinal) ? Correspondence.TryParse(what, out _) : LadderEndpoints.IsName(what);

@@ -4,19 +4,24 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Demo;
 
-/// <summary>Demo accounts have printed passwords: with one present the app serves this machine only.</summary>
-public static class DemoGuard
+/// <summary>
+/// Demo accounts have printed passwords: with one present the app serves this machine only. Asked of each address just before it is bound, wherever it was set.
+/// </summary>
+public sealed class DemoGuard
 {
-    /// <exception cref="InvalidOperationException">A demo account is present and an address is not loopback.</exception>
-    public static async Task Check(WebApplication app)
+    private bool hasDemo;
+
+    /// <summary>Looks for demo accounts; before the app starts.</summary>
+    public async Task Look(IServiceProvider services)
     {
-        var addresses = app.Configuration["urls"]?.Split(';', StringSplitOptions.RemoveEmptyEntries) ?? [];
-        if (Array.TrueForAll(addresses, IsLoopback)) return;
-        await using var scope = app.Services.CreateAsyncScope();
-        if (!await scope.ServiceProvider.GetRequiredService<BoldContext>().Users.AnyAsync(u => u.IsDemo)) return;
-        throw new InvalidOperationException("The demo school is loaded, so the app serves only http://127.0.0.1. Remove the demo accounts, or bind to loopback.");
+        await using var scope = services.CreateAsyncScope();
+        hasDemo = await scope.ServiceProvider.GetRequiredService<BoldContext>().Users.AnyAsync(u => u.IsDemo);
     }
 
-    private static bool IsLoopback(string address) =>
-        Uri.TryCreate(address, UriKind.Absolute, out var uri) && (uri.Host == "localhost" || (IPAddress.TryParse(uri.Host.Trim('[', ']'), out var ip) && IPAddress.IsLoopback(ip)));
+    /// <exception cref="InvalidOperationException">A demo account is present and the address is not loopback.</exception>
+    public void Check(EndPoint address)
+    {
+        if (!hasDemo || (address is IPEndPoint ip && IPAddress.IsLoopback(ip.Address))) return;
+        throw new InvalidOperationException("The demo school is loaded, so the app serves only http://127.0.0.1. Remove the demo accounts, or bind to loopback.");
+    }
 }

@@ -1,9 +1,12 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using BoldLadder.Core.Ladders.Calendars;
+using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Store;
+using BoldLadder.Web.Lessons;
+using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
@@ -12,14 +15,18 @@ namespace BoldLadder.Web.Demo;
 
 /// <summary>
 /// Fernhollow Primary, invented: two leads, two teachers, three groups at different places on one ladder, and a calendar laid around the
-/// day it is loaded.
+/// day it is loaded: some weeks behind it are taught lesson by lesson, two ahead are planned.
 /// </summary>
-public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordData words, Clock clock)
+public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordData words, WorkCache cache, Clock clock)
 {
     private const string TimeZone = "Europe/London";
     private const int WeeksBefore = 34;
     private const int WeeksAfter = 14;
     private const int WeeksOfThirdTerm = 18;
+
+    /// <summary>Weeks that can be looked back on, and weeks that are planned.</summary>
+    private const int WeeksTaught = 4;
+    private const int WeeksPlanned = 2;
 
     private static readonly (string Name, int RungsTaught, int Minutes)[] GroupPlan = [("Otters", 12, 20), ("Kestrels", 38, 25), ("Badgers", 71, 15)];
 
@@ -55,9 +62,11 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
             var group = new Group { SchoolId = school, Id = Guid.CreateVersion7(), Name = name, LadderId = ladder.Id, LadderVersion = 1, LessonMinutes = minutes };
             store.Groups.Add(group);
             store.GroupTeachers.Add(new GroupTeacher { SchoolId = school, GroupId = group.Id, UserId = name == "Otters" ? teacher.Id : second.Id });
-            AddHistory(group, calendar, taught, lead.Id);
+            var first = SchoolWeekday.Monday(clock.Today(TimeZone)).AddDays(-SchoolWeekday.DaysInWeek * WeeksTaught);
+            AddHistory(group, calendar, first, taught - calendar.Days.Where((d, at) => d >= first && d < clock.Today(TimeZone) && calendar.Kinds[at] == DayKind.New).Count(), lead.Id);
+            await store.SaveChangesAsync();
+            await AddLessons(group, calendar, first, name == "Otters" ? teacher.Id : second.Id);
         }
-        await store.SaveChangesAsync();
         await WriteAccounts(accountsFile, [("phonics lead", lead), ("teacher of Otters", teacher), ("teacher of Kestrels and Badgers", second), ("second phonics lead", deputy)]);
         await transaction.CommitAsync();
     }
@@ -79,7 +88,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
     /// <summary>Three terms around today with a break between them, and one closed day.</summary>
     private SchoolCalendar AddCalendar(DateOnly today)
     {
-        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var monday = SchoolWeekday.Monday(today);
         (string Name, DateOnly First, DateOnly Last)[] terms =
         [
             ("First term", monday.AddDays(-7 * WeeksBefore), monday.AddDays((-7 * 9) + 4)),
@@ -93,10 +102,45 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         return new SchoolCalendar(terms.Select(t => (t.First, t.Last)), [closed], rhythm: Rhythm.Usual);
     }
 
-    /// <summary>A rung on each day for something new, up to the last one before today.</summary>
-    private void AddHistory(Group group, SchoolCalendar calendar, int taught, Guid by)
+    /// <summary>Lessons as they were planned, taught and closed day by day, one of them stopped and one not taught; then those that are planned.</summary>
+    private async Task AddLessons(Group group, SchoolCalendar calendar, DateOnly first, Guid teacher)
     {
-        var days = calendar.Days.Where((d, at) => d < clock.Today(TimeZone) && calendar.Kinds[at] == DayKind.New).TakeLast(taught).ToList();
+        var today = clock.Today(TimeZone);
+        var last = SchoolWeekday.Monday(today).AddDays(SchoolWeekday.DaysInWeek * WeeksPlanned);
+        var chance = Seeded.For(group.LessonMinutes, "demo");
+        foreach (var (date, at) in calendar.Days.Where(d => d >= first && d < last).Select((d, i) => (d, i)))
+        {
+            var scope = new SchoolScope(store, clock.On(date < today ? date : today));
+            await scope.Enter(teacher, school);
+            var making = new LessonMaking(scope, new SchoolLexicon(scope, words, cache));
+            if (await making.Day(group, date) is not { Rung: { } rung } day) continue;
+            var lesson = await making.Plan(day, rung);
+            store.Lessons.Add(lesson);
+            scope.Audit("lesson-planned", lesson.Id);
+            await store.SaveChangesAsync();
+            if (date >= today) continue;
+            making.Close(lesson, HowItWent(lesson, at, chance), []);
+            await store.SaveChangesAsync();
+        }
+    }
+
+    private const int StoppedLesson = 6;
+    private const int MissedLesson = 11;
+    private const int WobblesEach = 4;
+
+    private static CloseRequest HowItWent(StoredLesson lesson, int at, Seeded chance)
+    {
+        var id = Guid.CreateVersion7();
+        if (at == MissedLesson) return new CloseRequest(id, LessonOutcome.NotTaught);
+        if (at == StoppedLesson && lesson.Document.Activities.LastOrDefault(a => a.Kind == ActivityKind.SpellWords) is { } stopped) return new CloseRequest(id, LessonOutcome.Stopped, stopped.Id);
+        var cards = lesson.Document.Activities.SelectMany(a => a.Items).OfType<CardItem>().Select(c => c.Correspondence).Distinct().ToList();
+        return new CloseRequest(id, LessonOutcome.Taught, Wobbled: at % WobblesEach == 0 ? [.. chance.Shuffle(cards).Take(1)] : []);
+    }
+
+    /// <summary>Before the lessons that can be looked back on, the log alone: a rung on each day for something new.</summary>
+    private void AddHistory(Group group, SchoolCalendar calendar, DateOnly before, int taught, Guid by)
+    {
+        var days = calendar.Days.Where((d, at) => d < before && calendar.Kinds[at] == DayKind.New).TakeLast(Math.Max(0, taught)).ToList();
         for (var i = 0; i < days.Count; i++)
         {
             var rung = words.LettersFirst.Rungs[i];

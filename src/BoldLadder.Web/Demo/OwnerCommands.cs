@@ -1,11 +1,12 @@
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Demo;
 
 /// <summary>
-/// What runs as the owner of the tables, before the app serves: <c>migrate</c>, and <c>load-demo FILE</c>, which loads the demo school
+/// What runs as the owner of the tables, before the app serves: <c>migrate</c>, and <c>load-demo FILE</c>, which migrates, loads the demo school
 /// once and writes its accounts, made for this install, to the file.
 /// </summary>
 public static class OwnerCommands
@@ -17,23 +18,21 @@ public static class OwnerCommands
         builder.Services.AddDbContext<BoldContext>(options => options
             .UseNpgsql(builder.Configuration.GetConnectionString("Owner")).UseSnakeCaseNamingConvention());
         builder.Services.AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>();
+        builder.Services.Configure<PasswordHasherOptions>(options => options.IterationCount = Security.PasswordRounds);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<Clock>();
         builder.Services.AddSingleton<WordData>();
+        builder.Services.AddSingleton<WorkCache>();
         builder.Services.AddScoped<DemoSchool>();
         using var host = builder.Build();
         using var scope = host.Services.CreateScope();
-        if (args is ["migrate"])
+        if (args is not (["migrate"] or ["load-demo", _]))
         {
-            await scope.ServiceProvider.GetRequiredService<BoldContext>().Database.MigrateAsync();
-            return 0;
+            await Console.Error.WriteLineAsync("Usage: BoldLadder.Web migrate | BoldLadder.Web load-demo ACCOUNTS-FILE");
+            return 2;
         }
-        if (args is ["load-demo", var file])
-        {
-            await scope.ServiceProvider.GetRequiredService<DemoSchool>().Load(file);
-            return 0;
-        }
-        await Console.Error.WriteLineAsync("Usage: BoldLadder.Web migrate | BoldLadder.Web load-demo ACCOUNTS-FILE");
-        return 2;
+        await scope.ServiceProvider.GetRequiredService<BoldContext>().Database.MigrateAsync();
+        if (args is ["load-demo", var file]) await scope.ServiceProvider.GetRequiredService<DemoSchool>().Load(file);
+        return 0;
     }
 }

@@ -16,7 +16,6 @@ namespace BoldLadder.Web.Ladders;
 public static class DraftEndpoints
 {
     private const int MostSteps = 800;
-    private const int Suggested = 3;
 
     public static void MapDrafts(this IEndpointRouteBuilder school)
     {
@@ -24,9 +23,9 @@ public static class DraftEndpoints
         ladder.MapPut("/draft", Begin).WithName("beginDraft");
         ladder.MapGet("/draft", Show).WithName("getDraft");
         ladder.MapGet("/draft/rungs/{rungId}/words", ShowWords).WithName("getDraftRungWords");
-        ladder.MapGet("/draft/rungs/{rungId}/places", ShowPlaces).WithName("getPlaces");
+        ladder.MapGet("/draft/rungs/{rungId}/places", ShowPlaces).RequireRateLimiting(Limits.Heavy).WithName("getPlaces");
         ladder.MapGet("/draft/tricky-words", ShowTricky).WithName("getDraftTrickyWords");
-        ladder.MapGet("/draft/suggestions", Suggest).WithName("getSuggestions");
+        ladder.MapGet("/draft/suggestions", Suggest).RequireRateLimiting(Limits.Heavy).WithName("getSuggestions");
         ladder.MapPost("/draft/changes", Change).WithName("changeDraft");
         ladder.MapPost("/draft/trials", Try).WithName("tryDraft");
         ladder.MapPost("/draft/undo", (Guid ladderId, SchoolScope scope, Drafts drafts, LadderWork work) => TakeBack(ladderId, true, scope, drafts, work)).WithName("undoDraft");
@@ -42,19 +41,13 @@ public static class DraftEndpoints
 
     private static Task<LadderDraft?> Draft(SchoolScope scope, Guid ladderId) => scope.Store.LadderDrafts.AsNoTracking().SingleOrDefaultAsync(d => d.LadderId == ladderId);
 
-    private static object Key(LadderDraft draft) => ("draft", draft.LadderId, draft.Version);
-
-    private static int? Seen(string? ifMatch) => int.TryParse(ifMatch?.Trim('"'), System.Globalization.CultureInfo.InvariantCulture, out var version) ? version : null;
-
-    private static ProblemHttpResult VersionMissing() => Problem.Of(StatusCodes.Status428PreconditionRequired, "version-missing", "Say which version of the draft you changed, in If-Match. Load the ladder again to see it.");
-
     private static async Task<Ok<LadderView>> View(SchoolScope scope, LadderDraft draft, Drafts drafts, LadderWork work)
     {
         var kept = await scope.Store.Ladders.AsNoTracking().SingleAsync(l => l.Id == draft.LadderId);
         var published = draft.BasedOn == 0 ? null : await scope.Ladder(draft.LadderId, draft.BasedOn);
         var (undo, redo) = await drafts.Stacks(draft);
         var changes = published is null ? draft.Document.Rungs.Length : LadderDifference.Between(published, draft.Document).Length;
-        return TypedResults.Ok(await work.View(kept, draft.BasedOn, draft.Document, Key(draft), new DraftState(draft.Version, changes, undo is not null, redo is not null)));
+        return TypedResults.Ok(await work.View(kept, draft.BasedOn, draft.Document, new DraftState(draft.Version, changes, undo is not null, redo is not null)));
     }
 
     private static async Task<Results<Ok<LadderView>, ProblemHttpResult>> Begin(Guid ladderId, SchoolScope scope, Drafts drafts, LadderWork work)
@@ -74,24 +67,23 @@ public static class DraftEndpoints
         await Draft(scope, ladderId) is { } draft ? await View(scope, draft, drafts, work) : NoDraft();
 
     private static async Task<Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult>> ShowWords(Guid ladderId, string rungId, SchoolScope scope, LadderWork work) =>
-        await Draft(scope, ladderId) is { } draft ? LadderEndpoints.Words(draft.Document, Key(draft), rungId, work) : NoDraft();
+        await Draft(scope, ladderId) is { } draft ? LadderEndpoints.Words(draft.Document, rungId, work) : NoDraft();
 
     private static async Task<Results<Ok<TrickyWordsView>, ProblemHttpResult>> ShowTricky(Guid ladderId, SchoolScope scope, WordData words) =>
         await Draft(scope, ladderId) is { } draft ? TypedResults.Ok(LadderEndpoints.Tricky(draft.Document, scope, words)) : NoDraft();
 
-    private static async Task<Results<Ok<PlacesView>, ProblemHttpResult>> ShowPlaces(Guid ladderId, string rungId, SchoolScope scope, LadderWork work)
+    private static async Task<Results<Ok<PlacesView>, ProblemHttpResult>> ShowPlaces(Guid ladderId, string rungId, SchoolScope scope, LadderWork work, CancellationToken stop)
     {
         if (await Draft(scope, ladderId) is not { } draft) return NoDraft();
         var at = draft.Document.IndexOf(rungId);
         if (at < 0) return Problem.NotFound("unknown-rung", "This rung is not on the ladder. Choose one from the ladder.");
-        // One core is left to answer a drag that has begun.
-        var answers = PlaceAnswers.Of(draft.Document, at, work.Index, sideBySide: Math.Max(1, Environment.ProcessorCount - 1));
+        var answers = await work.Places(draft.Document, at, stop);
         var best = MoveSuggestions.Best(draft.Document, at, answers, work.Index);
         return TypedResults.Ok(new PlacesView([.. answers.Select(a => new PlaceView(a.To, a.Warnings.Length, a.Reading - answers[at].Reading))], best is null ? null : View(draft.Document, best)));
     }
 
-    private static async Task<Results<Ok<List<MoveView>>, ProblemHttpResult>> Suggest(Guid ladderId, SchoolScope scope, LadderWork work) =>
-        await Draft(scope, ladderId) is { } draft ? TypedResults.Ok(MoveSuggestions.Of(draft.Document, work.Index, Suggested).Select(m => View(draft.Document, m)).ToList()) : NoDraft();
+    private static async Task<Results<Ok<List<MoveView>>, ProblemHttpResult>> Suggest(Guid ladderId, SchoolScope scope, LadderWork work, CancellationToken stop) =>
+        await Draft(scope, ladderId) is { } draft ? TypedResults.Ok((await work.Suggestions(draft.Document, stop)).Select(m => View(draft.Document, m)).ToList()) : NoDraft();
 
     private static MoveView View(Ladder ladder, MoveSuggestion move) => new(
         move.RungId, ladder.Rungs[move.From].Label, move.After, move.From + 1, move.To + 1, move.Reading, [.. move.Fixes.Select(LadderWork.ReasonOf)], [.. move.Sooner.Select(w => w.Spelling)]);
@@ -101,7 +93,8 @@ public static class DraftEndpoints
     {
         var (draft, refusal) = await drafts.Open(ladderId);
         if (draft is null) return refusal!;
-        if (Seen(ifMatch) is not { } seen) return VersionMissing();
+        if (Stamps.Number(ifMatch) is not { } seen) return Stamps.Missing();
+        if (seen > draft.Version) return Problem.Unusable("unknown-version", "The draft has no such version yet. Load the ladder again, then make your change once more.");
         if (!LadderEndpoints.IsName(edit.Name) || edit.Steps.Count > MostSteps) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "too-many-steps", "That is too much at once. Do it in two goes.");
         if (UnknownTricky(edit.Steps, words) is { } unknown) return unknown;
         if (await drafts.Change(draft, edit.Name, edit.Steps, seen) is { } problem) return problem;
@@ -172,32 +165,41 @@ public static class DraftEndpoints
     {
         var (draft, refusal) = await drafts.Open(ladderId);
         if (draft is null) return refusal!;
-        if (Seen(ifMatch) is not { } seen) return VersionMissing();
+        if (Stamps.Number(ifMatch) is not { } seen) return Stamps.Missing();
         if (seen != draft.Version) return Problem.Of(StatusCodes.Status409Conflict, "changed-meanwhile", "The draft has changed since you looked at it. Look at it as it is now, then publish.");
         if (!LadderEndpoints.IsName(request.Name)) return LadderEndpoints.BadName();
         if (draft.Document.Rungs.IsEmpty) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "empty-ladder", "There is nothing on this ladder yet. Add a rung, then publish.");
         var groups = await scope.Groups.Where(g => g.LadderId == ladderId && request.Groups.Contains(g.Id)).ToListAsync();
-        var latest = await scope.Store.LadderVersions.Where(v => v.LadderId == ladderId).MaxAsync(v => (int?)v.Version) ?? 0;
-        scope.Store.LadderVersions.Add(new LadderVersion
+        // Sent twice, it is published once: what is the same as its last version becomes no new one.
+        if (!await IsPublished(scope, draft)) await PublishNew(scope, draft, request.Name.Trim());
+        foreach (var group in groups.Where(g => g.LadderVersion != draft.BasedOn))
         {
-            SchoolId = draft.SchoolId,
-            LadderId = ladderId,
-            Version = latest + 1,
-            Document = draft.Document,
-            PublishedAt = scope.UtcNow,
-            Name = request.Name.Trim(),
-            PublishedBy = scope.UserId,
-        });
-        (draft.BasedOn, draft.Since) = (latest + 1, draft.Version);
-        scope.Audit("ladder-published", ladderId);
-        await scope.Store.SaveChangesAsync();
-        foreach (var group in groups)
-        {
-            group.LadderVersion = latest + 1;
+            group.LadderVersion = draft.BasedOn;
             scope.Audit("group-moved", group.Id);
         }
         await scope.Store.SaveChangesAsync();
         return await View(scope, draft, drafts, work);
+    }
+
+    private static async Task<bool> IsPublished(SchoolScope scope, LadderDraft draft) =>
+        draft.BasedOn > 0 && await scope.Ladder(draft.LadderId, draft.BasedOn) is { } published && LadderDocument.Write(published) == LadderDocument.Write(draft.Document);
+
+    private static async Task PublishNew(SchoolScope scope, LadderDraft draft, string name)
+    {
+        var latest = await scope.Store.LadderVersions.Where(v => v.LadderId == draft.LadderId).MaxAsync(v => (int?)v.Version) ?? 0;
+        scope.Store.LadderVersions.Add(new LadderVersion
+        {
+            SchoolId = draft.SchoolId,
+            LadderId = draft.LadderId,
+            Version = latest + 1,
+            Document = draft.Document,
+            PublishedAt = scope.UtcNow,
+            Name = name,
+            PublishedBy = scope.UserId,
+        });
+        (draft.BasedOn, draft.Since) = (latest + 1, draft.Version);
+        scope.Audit("ladder-published", draft.LadderId);
+        await scope.Store.SaveChangesAsync();
     }
 
     private static async Task<Results<Ok<HistoryView>, ProblemHttpResult>> History(Guid ladderId, SchoolScope scope, Drafts drafts)
@@ -226,10 +228,14 @@ public static class DraftEndpoints
         return TypedResults.Ok(LadderWork.Lines(before, LadderDifference.Between(before, after)).ToList());
     }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> MoveGroup(Guid groupId, MoveGroupRequest request, SchoolScope scope)
+    private static async Task<Results<NoContent, ProblemHttpResult>> MoveGroup(
+        Guid groupId, MoveGroupRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope)
     {
+        await scope.Lock(groupId);
         if (await scope.Groups.SingleOrDefaultAsync(g => g.Id == groupId) is not { } group) return Problem.NotFound("unknown-group", "There is no such group among yours. Choose one from the list of groups.");
         if (scope.LeadOnly() is { } refused) return refused;
+        if (Stamps.Number(ifMatch) is not { } seen) return Stamps.Missing();
+        if (seen != group.LadderVersion) return Problem.Of(StatusCodes.Status409Conflict, "changed-meanwhile", $"{group.Name} was moved to version {group.LadderVersion} meanwhile. Look at it as it is now, then move it if you still want to.");
         if (await scope.Ladder(request.LadderId, request.Version) is null) return LadderEndpoints.UnknownLadder();
         (group.LadderId, group.LadderVersion) = (request.LadderId, request.Version);
         scope.Audit("group-moved", groupId);

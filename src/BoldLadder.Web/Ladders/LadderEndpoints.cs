@@ -1,3 +1,4 @@
+using BoldLadder.Core;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Spelling;
@@ -38,11 +39,11 @@ public static class LadderEndpoints
     public static ProblemHttpResult UnknownLadder() => Problem.NotFound("unknown-ladder", "There is no such ladder or version. Go back to the list of ladders.");
 
     /// <summary>The words a rung unlocks, easiest first.</summary>
-    public static Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult> Words(Ladder ladder, object key, string rungId, LadderWork work)
+    public static Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult> Words(Ladder ladder, string rungId, LadderWork work)
     {
         var at = ladder.IndexOf(rungId);
         if (at < 0) return Problem.NotFound("unknown-rung", "This rung is not on this version of the ladder. Choose one from the ladder.");
-        IReadOnlyList<RungWord> list = [.. work.Unlocked(key, ladder)[at]
+        IReadOnlyList<RungWord> list = [.. work.Unlocked(ladder)[at]
             .OrderByDescending(w => w.IsKnown).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
             .Select(w => new RungWord(w.Spelling, w.Segmentation.Graphemes, w.Segmentation.Phonemes,
                 [.. w.Segmentation.Letters().Select(l => l.Part)], w.Segmentation.Taps, w.Segmentation.Shape, Position(w, ladder.Rungs[at]), w.IsKnown))];
@@ -67,7 +68,7 @@ public static class LadderEndpoints
             [.. placement.NeverReadable(ladder).Take(60).Select(w => w.Spelling)]);
     }
 
-    public static bool IsName(string? name) => name?.Trim() is { Length: > 0 and <= LongestName } && !name.Any(char.IsControl);
+    public static bool IsName(string? name) => PlainName.Is(name?.Trim(), LongestName);
 
     public static ProblemHttpResult BadName() => Problem.Of(StatusCodes.Status422UnprocessableEntity, "bad-name", $"Give it a name of 1 to {LongestName} letters.");
 
@@ -82,7 +83,13 @@ public static class LadderEndpoints
     {
         if (scope.LeadOnly() is { } refused) return refused;
         if (!IsName(request.Name)) return BadName();
-        if (await scope.Store.Ladders.AnyAsync(l => l.Id == request.Id)) return TypedResults.Ok(await Summary(scope, request.Id));
+        await scope.Lock(request.Id);
+        if (await scope.Store.Ladders.AsNoTracking().SingleOrDefaultAsync(l => l.Id == request.Id) is { } made)
+        {
+            // Sent twice, it is made once.
+            return made.Name == request.Name.Trim() ? TypedResults.Ok(await Summary(scope, request.Id))
+                : Problem.Of(StatusCodes.Status409Conflict, "id-taken", $"There is a ladder with this id, called {made.Name}. Reload the page and make yours once more.");
+        }
         if (request.Id == Guid.Empty) return Problem.Of(StatusCodes.Status422UnprocessableEntity, "id-missing", "Give the new ladder an id of its own. Reload the page and try again.");
         Ladder? start = null;
         if (words.Ladders.TryGetValue(request.From, out var shipped)) start = AccentFit.Of(shipped, work.Index);
@@ -116,11 +123,11 @@ public static class LadderEndpoints
     private static async Task<Results<Ok<LadderView>, ProblemHttpResult>> Show(Guid ladderId, int version, SchoolScope scope, LadderWork work)
     {
         if (await scope.Store.Ladders.AsNoTracking().SingleOrDefaultAsync(l => l.Id == ladderId) is not { } kept || await scope.Ladder(ladderId, version) is not { } ladder) return UnknownLadder();
-        return TypedResults.Ok(await work.View(kept, version, ladder, (ladderId, version), null));
+        return TypedResults.Ok(await work.View(kept, version, ladder, null));
     }
 
     private static async Task<Results<Ok<IReadOnlyList<RungWord>>, ProblemHttpResult>> ShowWords(Guid ladderId, int version, string rungId, SchoolScope scope, LadderWork work) =>
-        await scope.Ladder(ladderId, version) is { } ladder ? Words(ladder, (ladderId, version), rungId, work) : UnknownLadder();
+        await scope.Ladder(ladderId, version) is { } ladder ? Words(ladder, rungId, work) : UnknownLadder();
 
     private static async Task<Results<Ok<TrickyWordsView>, ProblemHttpResult>> ShowTricky(Guid ladderId, int version, SchoolScope scope, WordData words) =>
         await scope.Ladder(ladderId, version) is { } ladder ? TypedResults.Ok(Tricky(ladder, scope, words)) : UnknownLadder();

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;
 using BoldLadder.Core.Ladders;
@@ -11,39 +12,47 @@ using BoldLadder.Store;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.EntityFrameworkCore;
-using Microsoft.Extensions.Caching.Memory;
 
 namespace BoldLadder.Web.Ladders;
 
-/// <summary>What ladders do in this school's accent, worked out once and kept: an index of the words, facts, analyses.</summary>
-public sealed class LadderWork(SchoolScope scope, WordData words, IMemoryCache cache)
+/// <summary>What ladders do in this school's accent and with what it counts as readable.</summary>
+public sealed class LadderWork(SchoolScope scope, WordData words, LadderStudy study, HeavyWork heavy)
 {
     private const int VeryLong = 300;
 
-    public WordIndex Index => Kept((nameof(WordIndex), scope.Accent, scope.Leniencies), () => new WordIndex(words.Lexicon, scope.Leniencies, scope.Accent));
+    private WayOfReading Way => new(scope.Accent, scope.Leniencies);
 
-    public CorrespondenceTable Facts => Kept((nameof(CorrespondenceTable), scope.Accent), () => new CorrespondenceTable(words.Lexicon, scope.Accent));
+    public WordIndex Index => study.Index(Way);
 
-    private PositionFacts? Positions(Correspondence one) => Kept((nameof(Positions), one.Notation), () => Items.Positions(one, words.Lexicon));
+    public CorrespondenceTable Facts => study.Facts(scope.Accent);
 
-    public KeyWords KeyWords => Kept(nameof(KeyWords), () => new KeyWords(words.Lexicon));
+    public KeyWords KeyWords => study.KeyWords;
 
-    /// <param name="key">Names the ladder as it is: a published version, or a version of a draft.</param>
-    public LadderAnalysis Analysis(object key, Ladder ladder) => Kept((key, scope.Accent, scope.Leniencies), () => LadderAnalysis.Of(ladder, Index));
+    public ILookup<int, Word> Unlocked(Ladder ladder) => study.Unlocked(ladder, Way);
 
-    public ILookup<int, Word> Unlocked(object key, Ladder ladder) => Kept((nameof(Unlocked), key, scope.Accent, scope.Leniencies), () =>
+    /// <summary>The moves that would make the ladder better: heavy, so worked out after the request has given its connection back.</summary>
+    public async Task<ImmutableArray<MoveSuggestion>> Suggestions(Ladder ladder, CancellationToken stop)
     {
-        var reach = new Reach(ladder, scope.Leniencies, scope.Accent);
-        return words.Lexicon.ForLessons.ToLookup(w => reach.RungOf(w) ?? int.MaxValue);
-    });
+        var way = Way;
+        await scope.Release();
+        return await heavy.Run(() => study.Suggestions(ladder, way, stop), stop);
+    }
 
-    public async Task<LadderView> View(SchoolLadder kept, int version, Ladder ladder, object key, DraftState? draft)
+    /// <summary>What the ladder would be with the rung at each place, in the same way.</summary>
+    public async Task<ImmutableArray<PlaceAnswer>> Places(Ladder ladder, int rung, CancellationToken stop)
     {
-        var analysis = Analysis(key, ladder);
+        var way = Way;
+        await scope.Release();
+        return await heavy.Run(() => study.Places(ladder, rung, way, stop), stop);
+    }
+
+    public async Task<LadderView> View(SchoolLadder kept, int version, Ladder ladder, DraftState? draft)
+    {
+        var analysis = study.Analysis(ladder, Way);
         var keyWords = await scope.Store.TeachingNotes.Where(n => n.KeyWord != "").ToDictionaryAsync(n => n.Subject, n => n.KeyWord);
         var rungs = ladder.Rungs.Zip(analysis.Rungs, (r, a) => new RungView(
             r.Id, r.Label, CodeOf(r.Kind), r.Stage,
-            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, keyWords.GetValueOrDefault(c.Notation) ?? KeyWords.Of(c), Facts.Of(c), Positions(c)))],
+            [.. r.Correspondences.Select(c => new CorrespondenceView(c.Notation, c.Grapheme.Text, c.SoundText, keyWords.GetValueOrDefault(c.Notation) ?? KeyWords.Of(c), Facts.Of(c), study.Positions(c)))],
             [.. r.Patterns.Each().Select(p => p.Id())], r.Tricky, a.NewWords, a.KnownWords, a.WordsSoFar, Math.Round(a.TextShare, 3), a.Graduates, r.Reason, [.. a.Warnings.Select(ReasonOf)])).ToList();
         return new LadderView(kept.Id, kept.Name, ladder.Approach, version, words.Lexicon.Words.Length, rungs, [.. ladder.Free.Each().Select(p => p.Id())], draft, [.. await Problems(ladder)]);
     }
@@ -101,10 +110,4 @@ public sealed class LadderWork(SchoolScope scope, WordData words, IMemoryCache c
         if ((await scope.Calendar()).Days.IsEmpty) problems.Add(Reason.Of("no-teaching-day"));
         return problems;
     }
-
-    public T Kept<T>(object key, Func<T> make) => cache.GetOrCreate(key, entry =>
-    {
-        entry.SlidingExpiration = TimeSpan.FromHours(1);
-        return make();
-    })!;
 }

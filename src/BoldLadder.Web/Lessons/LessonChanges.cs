@@ -44,10 +44,12 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
             case LessonCommandType.PlanAgain:
                 return day.Rung is null ? LessonMaking.LadderClimbed() : LessonPlanner.Plan(await making.PlanningRequest(day, day.Rung, seed));
             case LessonCommandType.Undo:
-                return undone is null ? Problem.Of(StatusCodes.Status409Conflict, "nothing-to-undo", "There is nothing left to undo in this lesson.") : undone.Before;
+                if (undone is null) return Problem.Of(StatusCodes.Status409Conflict, "nothing-to-undo", "There is nothing left to undo in this lesson.");
+                (lesson.RungId, lesson.Stamp) = (undone.RungBefore ?? lesson.RungId, undone.StampBefore ?? lesson.Stamp);
+                return undone.Before;
             case LessonCommandType.SetRemark:
                 var remark = (command.Text ?? "").Trim();
-                return remark.Length > LongestRemark ? Unusable("remark-too-long", $"Keep the note to {LongestRemark} letters. Shorten it and save again.") : document with { Remark = remark.Length == 0 ? null : remark };
+                return remark.Length > LongestRemark ? Problem.Unusable("remark-too-long", $"Keep the note to {LongestRemark} letters. Shorten it and save again.") : document with { Remark = remark.Length == 0 ? null : remark };
             case LessonCommandType.Copy:
                 return await Copied(lesson, command);
             case LessonCommandType.Repair:
@@ -57,34 +59,32 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
                 return Added(await Request(), document, command, seed);
         }
         var activity = command.ItemId is { } itemId ? document.Activities.FirstOrDefault(a => a.Items.Any(i => i.Id == itemId)) : document.Find(command.ActivityId ?? "");
-        if (activity is null) return Unusable("unknown-item", "That activity or item is not in this lesson. Reload the lesson and choose again.");
+        if (activity is null) return Problem.Unusable("unknown-item", "That activity or item is not in this lesson. Reload the lesson and choose again.");
         return command.Type switch
         {
-            LessonCommandType.DropActivity => document.Activities.Count() < 2 ? Unusable("last-activity", "A lesson needs at least one activity. Add another before you leave this one out.") : LessonRepair.Without(document, activity.Id),
+            LessonCommandType.DropActivity => document.Activities.Count() < 2 ? Problem.Unusable("last-activity", "A lesson needs at least one activity. Add another before you leave this one out.") : LessonRepair.Without(document, activity.Id),
             LessonCommandType.MoveActivity => Moved(document, activity, command.Place ?? 0),
             LessonCommandType.SetLength => command.Seconds is >= ShortestSeconds and <= LongestSeconds and var seconds ? document.With(activity with { Seconds = seconds, SetByHand = true })
-                : Unusable("bad-length", $"An activity takes {ShortestSeconds / 60.0} to {LongestSeconds / 60} minutes. Choose a length between."),
+                : Problem.Unusable("bad-length", $"An activity takes {ShortestSeconds / 60.0} to {LongestSeconds / 60} minutes. Choose a length between."),
             LessonCommandType.AddText => WithText(await Request(), day, document, activity, command.Text ?? ""),
             LessonCommandType.ChooseOthers => Others(document, activity, LessonPlanner.Refill(await Request(), document, activity, seed)),
-            _ when command.ItemId is null => Unusable("unknown-item", "Say which item of the activity is meant. Reload the lesson and choose again."),
+            _ when command.ItemId is null => Problem.Unusable("unknown-item", "Say which item of the activity is meant. Reload the lesson and choose again."),
             LessonCommandType.Keep => document.With(activity with { Items = [.. activity.Items.Select(i => i.Id == command.ItemId ? i with { Kept = command.Kept ?? true } : i)] }),
             LessonCommandType.ReplaceOne => Others(document, activity, LessonPlanner.ReplaceOne(await Request(), document, activity, command.ItemId, seed)),
-            LessonCommandType.DropItem => Dropped(document, activity, command.ItemId),
+            LessonCommandType.DropItem => Dropped(await Request(), document, activity, command.ItemId),
             LessonCommandType.Ban => await Banned(await Request(), lesson, activity, command),
-            _ => Unusable("unknown-command", "This change is not known. Reload the page and try again."),
+            _ => Problem.Unusable("unknown-command", "This change is not known. Reload the page and try again."),
         };
     }
 
-    private static ProblemHttpResult Unusable(string code, string whatToDo, Dictionary<string, object?>? more = null) => Problem.Of(StatusCodes.Status422UnprocessableEntity, code, whatToDo, more);
-
     /// <summary>The document with the activity's other items, or the answer that there are none.</summary>
     private static Outcome Others(Lesson document, Activity before, Activity after) => before.Items.Select(i => i.Id).SequenceEqual(after.Items.Select(i => i.Id))
-        ? Unusable("no-others", "There is nothing else to choose from for this group today. What is there stays.") : document.With(after);
+        ? Problem.Unusable("no-others", "There is nothing else to choose from for this group today. What is there stays.") : document.With(after);
 
-    private static Outcome Dropped(Lesson document, Activity activity, string itemId)
+    private static Outcome Dropped(LessonRequest request, Lesson document, Activity activity, string itemId)
     {
         var left = activity.Items.RemoveAll(i => i.Id == itemId);
-        return left.IsEmpty ? Unusable("last-item", "This is the activity's last item. Leave the whole activity out instead.") : document.With(Pace.Timed(activity with { Items = left }));
+        return left.IsEmpty ? Problem.Unusable("last-item", "This is the activity's last item. Leave the whole activity out instead.") : document.With(Pace.Holding(activity, left, request.Pace));
     }
 
     private static Lesson Moved(Lesson document, Activity activity, int place) => document with
@@ -95,15 +95,15 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
     /// <summary>One more activity; where there are too few words for it, the answer says what could be done instead.</summary>
     private static Outcome Added(LessonRequest request, Lesson document, LessonCommand command, long seed)
     {
-        if (command.Kind is not { } kind || command.Part is not { } part || !LessonTemplate.MayStand(kind, part)) return Unusable("wrong-part", "That activity does not belong in this part. Choose one from the part's list.");
-        if (document.Activities.Count() >= MostActivities) return Unusable("too-many-activities", $"Keep to {MostActivities} activities. Leave one out first.");
+        if (command.Kind is not { } kind || command.Part is not { } part || !LessonTemplate.MayStand(kind, part)) return Problem.Unusable("wrong-part", "That activity does not belong in this part. Choose one from the part's list.");
+        if (document.Activities.Count() >= MostActivities) return Problem.Unusable("too-many-activities", $"Keep to {MostActivities} activities. Leave one out first.");
         if (LessonPlanner.Another(request, document, part, kind, seed) is { } made)
         {
             var parts = document.Parts.Any(p => p.Kind == part) ? document.Parts : [.. document.Parts.Append(new LessonPart(part, [])).OrderBy(p => p.Kind)];
             return document with { Parts = [.. parts.Select(p => p.Kind == part ? p with { Activities = p.Activities.Insert(Math.Clamp(command.Place ?? int.MaxValue, 0, p.Activities.Length), made) } : p)] };
         }
         var instead = LessonPlanner.InsteadOf(request, document, part, kind);
-        return Unusable("too-few-words", "There are too few words for this activity on this day. Choose another, or go back to an earlier target.", new()
+        return Problem.Unusable("too-few-words", "There are too few words for this activity on this day. Choose another, or go back to an earlier target.", new()
         {
             ["kinds"] = instead.Kinds.Select(k => JsonNamingPolicy.KebabCaseLower.ConvertName(k.ToString())).ToList(),
             ["earlier"] = instead.Earlier?.ReferenceNotation,
@@ -112,12 +112,13 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
 
     private Outcome WithText(LessonRequest request, GroupDay day, Lesson document, Activity activity, string text)
     {
-        if (text.Trim() is not { Length: > 0 and <= OwnItems.LongestText } typed) return Unusable("text-missing", $"Type a word or a sentence of up to {OwnItems.LongestText} letters.");
-        if (!OwnItems.TakesWords(activity.Kind) && !OwnItems.TakesSentences(activity.Kind)) return Unusable("takes-no-text", "This activity does not take typed words. Type them into one that is read or spelled.");
+        if (text.Trim() is not { Length: > 0 and <= OwnItems.LongestText } typed) return Problem.Unusable("text-missing", $"Type a word or a sentence of up to {OwnItems.LongestText} letters.");
+        if (!OwnItems.TakesWords(activity.Kind) && !OwnItems.TakesSentences(activity.Kind)) return Problem.Unusable("takes-no-text", "This activity does not take typed words. Type them into one that is read or spelled.");
         var inRevisit = document.Parts.Single(p => p.Activities.Contains(activity)).Kind == PartKind.Revisit;
         var (changed, verdicts) = OwnItems.Add(request, activity, inRevisit, typed, making.Places(day));
+        if (changed is null && verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky)) return Problem.Unusable("takes-single-words", "This activity takes single words. Type the parts one by one, or put the word into a sentence.");
         return changed is not null ? document.With(changed)
-            : Unusable("not-readable", "This can't be read on this day. The verdict says what it needs; choose another word, or wait.", new() { ["verdicts"] = making.Verdicts(day, verdicts) });
+            : Problem.Unusable("not-readable", "This can't be read on this day. The verdict says what it needs; choose another word, or wait.", new() { ["verdicts"] = making.Verdicts(day, verdicts) });
     }
 
     /// <summary>Another group's lesson, as it is; what this group can't read is marked when it is shown.</summary>
@@ -133,19 +134,20 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
     /// <summary>The word is kept from the group, or from the school by a lead, and another takes its place.</summary>
     private async Task<Outcome> Banned(LessonRequest request, StoredLesson lesson, Activity activity, LessonCommand command)
     {
-        if (activity.Items.First(i => i.Id == command.ItemId) is not IOfWord { Word: var word }) return Unusable("not-a-word", "Only a word can be kept out. Choose another item instead.");
+        if (activity.Items.First(i => i.Id == command.ItemId) is not IOfWord { Word: var word }) return Problem.Unusable("not-a-word", "Only a word can be kept out. Choose another item instead.");
         var reason = (command.Text ?? "").Trim();
-        if (reason.Length > LongestReason) return Unusable("reason-too-long", $"Keep the reason to {LongestReason} letters.");
+        if (reason.Length > LongestReason) return Problem.Unusable("reason-too-long", $"Keep the reason to {LongestReason} letters.");
         if (command.ForSchool == true)
         {
             if (scope.LeadOnly() is { } refused) return refused;
-            if (reason.Length == 0) return Unusable("reason-missing", "Say in a few words why the school does not want this word, so that others understand.");
+            if (reason.Length == 0) return Problem.Unusable("reason-missing", "Say in a few words why the school does not want this word, so that others understand.");
             await SetVerdict(scope, word, SchoolVerdict.Ban, null, reason);
         }
         else
         {
             var group = await scope.Store.Groups.SingleAsync(g => g.Id == lesson.GroupId);
             group.Avoid = [.. group.Avoid.Append(word).Distinct().Order(StringComparer.Ordinal)];
+            scope.Audit("word-kept-out", lesson.GroupId);
         }
         var without = request with { Avoid = request.Avoid.Append(word).ToHashSet() };
         var document = lesson.Document;
@@ -160,6 +162,7 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
     /// <summary>Records what the school says of a word; says it anew where it had said something.</summary>
     public static async Task SetVerdict(SchoolScope scope, string spelling, SchoolVerdict verdict, Core.Spelling.Segmentation? cut, string reason)
     {
+        await scope.LockSettings();
         if (await scope.Store.SchoolWords.SingleOrDefaultAsync(w => w.Spelling == spelling) is { } known)
         {
             (known.Verdict, known.Graphemes, known.Phonemes, known.Reason, known.UserId, known.At) = (verdict, cut?.Graphemes, cut?.Phonemes, reason, scope.UserId, scope.UtcNow);

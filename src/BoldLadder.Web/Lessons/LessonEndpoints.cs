@@ -68,9 +68,10 @@ public static class LessonEndpoints
         }
         var day = await making.Day(group, date);
         var undone = command.Type == LessonCommandType.Undo ? await LastChange(scope, lesson) : null;
+        var change = making.Change(lesson, System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(command.Type.ToString()), command.ItemId ?? command.ActivityId, undone?.Version);
         var (changed, refusal) = await changes.Apply(day, lesson, command, undone);
         if (refusal is not null) return refusal;
-        scope.Store.LessonChanges.Add(making.Change(lesson, System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(command.Type.ToString()), command.ItemId ?? command.ActivityId, undone?.Version));
+        scope.Store.LessonChanges.Add(change);
         if (command.Type is LessonCommandType.PlanAgain)
         {
             lesson.RungId = day.Rung!.Id;
@@ -106,6 +107,7 @@ public static class LessonEndpoints
         if (await Stored(scope, groupId, date) is not { } lesson) return NotPlanned();
         var entries = await scope.Store.TeachingLog.AsNoTracking().Where(e => e.GroupId == groupId && e.Date == date).ToListAsync();
         if (entries.Exists(e => e.Id == request.EntryId)) return TypedResults.Ok(await making.View(lesson, await making.Day(group, date)));
+        if (await scope.Store.TeachingLog.AnyAsync(e => e.Id == request.EntryId)) return Problem.Unusable("id-taken", "Another lesson was closed under this id. Reload the page and close the lesson once more.");
         if (await Stale(scope, lesson, ifMatch) is { } stale) return stale;
         if (date > scope.Today)
         {
@@ -116,11 +118,7 @@ public static class LessonEndpoints
             return Problem.Of(StatusCodes.Status422UnprocessableEntity, "closing-incomplete", "Say which activity you stopped at: choose one of this lesson's.");
         }
         var day = await making.Day(group, date);
-        scope.Store.TeachingLog.Add(Closing.Entry(scope, lesson, request, entries));
-        lesson.Status = request.Outcome switch { LessonOutcome.Taught => LessonStatus.Taught, LessonOutcome.Stopped => LessonStatus.Stopped, _ => LessonStatus.NotTaught };
-        lesson.StoppedAt = request.Outcome == LessonOutcome.Stopped ? request.StoppedAt : null;
-        lesson.Version++;
-        scope.Audit("lesson-closed", lesson.Id);
+        making.Close(lesson, request, entries);
         await scope.Store.SaveChangesAsync();
         await making.RenewNext(group, date);
         return TypedResults.Ok(await making.View(lesson, await making.Day(group, date)));
@@ -139,10 +137,7 @@ public static class LessonEndpoints
     /// <summary>The answer to a change that was made on another version: what has happened since, so that nothing is lost.</summary>
     private static async Task<ProblemHttpResult?> Stale(SchoolScope scope, StoredLesson lesson, string? ifMatch)
     {
-        if (!int.TryParse(ifMatch?.Trim('"'), System.Globalization.CultureInfo.InvariantCulture, out var version))
-        {
-            return Problem.Of(StatusCodes.Status428PreconditionRequired, "version-missing", "Say which version you changed, in If-Match. Reload the lesson to see it.");
-        }
+        if (Stamps.Number(ifMatch) is not { } version) return Stamps.Missing();
         if (version == lesson.Version) return null;
         var since = await scope.Store.LessonChanges.Where(c => c.LessonId == lesson.Id && c.Version > version).OrderBy(c => c.Version)
             .Select(c => new ChangeSince(c.Version, c.Command, c.Subject, c.At)).ToListAsync();

@@ -59,7 +59,7 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
     public async Task<LessonRequest> PlanningRequest(GroupDay day, Rung rung, long seed)
     {
         var history = await LessonHistory.Before(scope, day.Group, day.Date);
-        var weekday = (int)day.Date.DayOfWeek;
+        var weekday = SchoolWeekday.Of(day.Date);
         var templates = await scope.Store.LessonTemplates.AsNoTracking().Where(t => t.Weekday == null || t.Weekday == weekday).ToListAsync();
         var phrases = await scope.Store.TeachingNotes.Where(n => n.Phrase != "").ToDictionaryAsync(n => n.Subject, n => n.Phrase);
         var request = Request(day, rung, seed);
@@ -117,8 +117,8 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
         return stored;
     }
 
-    /// <summary>Changes that a person asks of the engine: with no other, a lesson counts as nobody's work yet.</summary>
-    private static readonly string[] ByEngine = ["plan-again", "repair"];
+    /// <summary>Changes of what is taught that a person asks of the engine, or none: with no other, a lesson counts as nobody's work yet.</summary>
+    private static readonly string[] ByEngine = ["plan-again", "repair", "close"];
 
     /// <summary>Of these lessons, those that someone changed by hand since they were last made as a whole.</summary>
     public async Task<HashSet<Guid>> ChangedByHand(IReadOnlyCollection<Guid> lessons)
@@ -144,6 +144,18 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
         await scope.Store.SaveChangesAsync();
     }
 
+    /// <summary>Closes a lesson and writes what was taught to the log; saved by who calls.</summary>
+    /// <param name="earlier">Entries of the same day that this one may correct.</param>
+    public void Close(StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)
+    {
+        scope.Store.LessonChanges.Add(Change(lesson, "close", null, null));
+        scope.Store.TeachingLog.Add(Closing.Entry(scope, lesson, request, earlier));
+        lesson.Status = request.Outcome switch { LessonOutcome.Taught => LessonStatus.Taught, LessonOutcome.Stopped => LessonStatus.Stopped, _ => LessonStatus.NotTaught };
+        lesson.StoppedAt = request.Outcome == LessonOutcome.Stopped ? request.StoppedAt : null;
+        lesson.Version++;
+        scope.Audit("lesson-closed", lesson.Id);
+    }
+
     /// <summary>A change as it is kept: with the document before, which undo puts back.</summary>
     public LessonChange Change(StoredLesson lesson, string command, string? subject, int? undoes) => new()
     {
@@ -153,6 +165,8 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
         Command = command,
         Subject = subject,
         Before = lesson.Document,
+        RungBefore = lesson.RungId,
+        StampBefore = lesson.Stamp,
         Undoes = undoes,
         At = scope.UtcNow,
         UserId = scope.UserId,

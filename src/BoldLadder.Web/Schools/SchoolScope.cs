@@ -6,6 +6,7 @@ using BoldLadder.Store;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
 
 namespace BoldLadder.Web.Schools;
 
@@ -13,6 +14,7 @@ namespace BoldLadder.Web.Schools;
 public sealed class SchoolScope(BoldContext store, Clock clock)
 {
     private School? school;
+    private IDbContextTransaction? transaction;
 
     public School School => school ?? throw new InvalidOperationException("This endpoint is not inside a school.");
 
@@ -37,6 +39,20 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
     public Leniencies Leniencies => Style.Lenient;
 
     public Rhythm Rhythm => new(School.ReviewWeeks, School.CheckWeeks, School.RecapWeeks);
+
+    /// <summary>Opens the transaction that the request runs in; disposing of it takes back what was not committed.</summary>
+    public async Task<IAsyncDisposable> Begin() => transaction = await store.Database.BeginTransactionAsync();
+
+    /// <summary>
+    /// Commits what was done and gives the connection back: at the end of a request, or before computing for long. Nothing of the school can be read or changed afterwards.
+    /// </summary>
+    public async Task Release()
+    {
+        if (transaction is not { } open) return;
+        transaction = null;
+        await open.CommitAsync();
+        await open.DisposeAsync();
+    }
 
     /// <summary>Fills the scope; false when the person does not belong to the school.</summary>
     public async Task<bool> Enter(Guid userId, Guid schoolId)
@@ -65,6 +81,9 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
         Words = await store.SchoolWords.AsNoTracking().ToListAsync();
     }
 
+    /// <summary>Reads the settings again: after waiting for a lock they may be others.</summary>
+    public Task Refresh() => Load();
+
     /// <summary>The groups this person may see: all for a lead, their own for a teacher.</summary>
     public IQueryable<Group> Groups => Role == Role.Lead
         ? store.Groups
@@ -74,7 +93,7 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
     public async Task<SchoolCalendar> Calendar(Group? group = null) => new(
         (await store.Terms.AsNoTracking().ToListAsync()).Select(t => (t.First, t.Last)),
         await store.ClosedDays.Select(d => d.Date).ToListAsync(),
-        (group?.LessonDays ?? School.LessonDays).Select(d => (DayOfWeek)(d % 7)), Rhythm);
+        (group?.LessonDays ?? School.LessonDays).Select(SchoolWeekday.DayOfWeek), Rhythm);
 
     public async Task<Ladder?> Ladder(Guid ladderId, int version) =>
         (await store.LadderVersions.AsNoTracking().SingleOrDefaultAsync(v => v.LadderId == ladderId && v.Version == version))?.Document;
@@ -85,6 +104,9 @@ public sealed class SchoolScope(BoldContext store, Clock clock)
     /// <summary>The answer to who is not a lead; null for a lead.</summary>
     public ProblemHttpResult? LeadOnly() => Role == Role.Lead ? null
         : Problem.Of(StatusCodes.Status403Forbidden, "lead-only", "Only the phonics lead changes this. Ask them, or go on looking at it.");
+
+    /// <summary>One at a time for the school's settings, until the request ends; what is read afterwards is as the last one left it.</summary>
+    public Task LockSettings() => Lock(School.SchoolId);
 
     /// <summary>One at a time for a subject, until the request ends.</summary>
     public Task Lock(Guid subject) => store.Database.ExecuteSqlAsync($"select pg_advisory_xact_lock(hashtextextended({subject.ToString()}, 0))");

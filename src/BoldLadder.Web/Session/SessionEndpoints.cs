@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Security.Claims;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
@@ -20,43 +21,42 @@ public sealed record AntiforgeryView(string Token);
 /// <summary>Signing in and out. The antiforgery token is fetched anew after each.</summary>
 public static class SessionEndpoints
 {
-    private const int MostRaces = 5;
+    private const int Longest = 256;
 
     public static void MapSession(this IEndpointRouteBuilder api)
     {
         api.MapGet("/antiforgery", (IAntiforgery antiforgery, HttpContext context) =>
             TypedResults.Ok(new AntiforgeryView(antiforgery.GetAndStoreTokens(context).RequestToken!))).AllowAnonymous().WithName("getAntiforgery");
         api.MapGet("/session", Show).AllowAnonymous().WithName("getSession");
-        api.MapPost("/session", SignIn).AllowAnonymous().RequireRateLimiting(Security.SignInLimit).WithName("signIn");
-        api.MapDelete("/session", async (SignInManager<User> signIn) =>
-        {
-            await signIn.SignOutAsync();
-            return TypedResults.NoContent();
-        }).WithName("signOut");
+        api.MapPost("/session", SignIn).AllowAnonymous().RequireRateLimiting(Limits.SignIn).WithName("signIn");
+        api.MapDelete("/session", (ClaimsPrincipal who, Sessions sessions, SignInManager<User> cookie) => SignOut(sessions.End(who), cookie)).WithName("signOut");
+        api.MapDelete("/sessions", (ClaimsPrincipal who, Sessions sessions, SignInManager<User> cookie) => SignOut(sessions.EndAll(who), cookie)).WithName("signOutEverywhere");
     }
 
-    private static async Task<Results<Ok<SessionView>, ProblemHttpResult>> SignIn(SignInRequest request, SignInManager<User> signIn, BoldContext store, Clock clock)
+    private static async Task<NoContent> SignOut(Task ended, SignInManager<User> cookie)
     {
-        if (string.IsNullOrWhiteSpace(request.Email) || string.IsNullOrEmpty(request.Password) || request.Email.Length > 256 || request.Password.Length > 256)
+        await ended;
+        await cookie.SignOutAsync();
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>One answer for a wrong password, an account there is not and one that is locked.</summary>
+    private static async Task<Results<Ok<SessionView>, ProblemHttpResult>> SignIn(
+        SignInRequest request, SignIn door, Sessions sessions, SignInManager<User> cookie, BoldContext store, Clock clock, HttpContext context)
+    {
+        if (string.IsNullOrWhiteSpace(request.Email) || string.IsNullOrEmpty(request.Password) || request.Email.Length > Longest || request.Password.Length > Longest)
         {
             return Problem.Of(StatusCodes.Status400BadRequest, "sign-in-incomplete", "Type your email address and your password.");
         }
-        var user = await signIn.UserManager.FindByEmailAsync(request.Email);
-        var result = user is null ? SignInResult.Failed : await signIn.PasswordSignInAsync(user, request.Password, isPersistent: false, lockoutOnFailure: true);
-        for (var tries = 0; tries < MostRaces && user is not null && !result.Succeeded && !result.IsLockedOut; tries++)
+        var (user, wait) = await door.Try(request.Email, request.Password, context.Connection.RemoteIpAddress?.ToString() ?? "");
+        if (wait is { } time)
         {
-            // A wrong try at the same moment changed the account's row first: the right password is tried again on the row as it is now.
-            if (!await signIn.UserManager.CheckPasswordAsync(user, request.Password)) break;
-            await store.Entry(user).ReloadAsync();
-            result = await signIn.PasswordSignInAsync(user, request.Password, isPersistent: false, lockoutOnFailure: true);
+            context.Response.Headers.RetryAfter = Math.Ceiling(time.TotalSeconds).ToString(CultureInfo.InvariantCulture);
+            return Problem.Of(StatusCodes.Status429TooManyRequests);
         }
-        if (!result.Succeeded)
-        {
-            return Problem.Of(StatusCodes.Status401Unauthorized, result.IsLockedOut ? "sign-in-locked" : "sign-in-failed", result.IsLockedOut
-                ? "Too many wrong tries for this account. Wait five minutes, then try again."
-                : "That email address and password don't match. Check both and try again.");
-        }
-        return TypedResults.Ok(await View(user!.Id, store, clock));
+        if (user is null) return Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed", "That email address and password don't match. Check both and try again.");
+        await cookie.SignInWithClaimsAsync(user, isPersistent: false, [await sessions.Begin(user)]);
+        return TypedResults.Ok(await View(user.Id, store, clock));
     }
 
     /// <summary>No content when nobody is signed in: asking is no error.</summary>

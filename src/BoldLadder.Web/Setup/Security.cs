@@ -1,9 +1,11 @@
+using System.Net;
 using System.Security.Claims;
-using System.Threading.RateLimiting;
 using BoldLadder.Store;
+using BoldLadder.Web.Session;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.Identity;
 
 namespace BoldLadder.Web.Setup;
@@ -11,12 +13,12 @@ namespace BoldLadder.Web.Setup;
 /// <summary>Sign-in by cookie, antiforgery, rate limits and response headers (OWASP ASVS level 2).</summary>
 public static class Security
 {
-    public const string SignInLimit = "sign-in";
-    private const string ContentPolicy =
-        "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    /// <summary>Rounds of PBKDF2 with SHA-512, as OWASP's cheat sheet asks.</summary>
+    public const int PasswordRounds = 210_000;
 
-    public static void AddSecurity(this IServiceCollection services)
+    public static void AddSecurity(this IServiceCollection services, IConfiguration configuration)
     {
+        services.Configure<PasswordHasherOptions>(options => options.IterationCount = configuration.GetValue("PasswordRounds", PasswordRounds));
         services.AddIdentityCore<User>(AccountRules).AddEntityFrameworkStores<BoldContext>().AddSignInManager();
         services.AddAuthentication(IdentityConstants.ApplicationScheme).AddCookie(IdentityConstants.ApplicationScheme, options =>
         {
@@ -25,7 +27,9 @@ public static class Security
             options.Cookie.SecurePolicy = CookieSecurePolicy.Always;
             options.Cookie.SameSite = SameSiteMode.Strict;
             options.Cookie.HttpOnly = true;
-            options.ExpireTimeSpan = TimeSpan.FromHours(10);
+            options.ExpireTimeSpan = Sessions.Longest;
+            options.SlidingExpiration = false;
+            options.Events.OnValidatePrincipal = Sessions.Validate;
             options.Events.OnRedirectToLogin = context => Answer(context.HttpContext, StatusCodes.Status401Unauthorized);
             options.Events.OnRedirectToAccessDenied = context => Answer(context.HttpContext, StatusCodes.Status403Forbidden);
         });
@@ -35,35 +39,28 @@ public static class Security
             options.HeaderName = "X-XSRF-TOKEN";
             options.Cookie = new AlwaysSecureCookie { Name = "__Host-bold-xsrf", Path = "/", SameSite = SameSiteMode.Strict, HttpOnly = true, IsEssential = true };
         });
-        services.AddDataProtection().SetApplicationName("BoldLadder").PersistKeysToDbContext<BoldContext>();
-        services.AddRateLimiter(options =>
-        {
-            options.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-            options.AddPolicy(SignInLimit, context => RateLimitPartition.GetFixedWindowLimiter(
-                context.Connection.RemoteIpAddress?.ToString() ?? "", _ => new FixedWindowRateLimiterOptions { PermitLimit = 30, Window = TimeSpan.FromMinutes(1) }));
-        });
+        services.AddDataProtection().SetApplicationName("BoldLadder").PersistKeysToDbContext<BoldContext>().ProtectKeysOutsideTheDatabase(configuration);
+        services.AddScoped<Sessions>();
+        services.AddScoped<SignIn>();
+        services.Configure<ForwardedHeadersOptions>(options => TrustProxies(options, configuration["KnownProxies"]));
     }
 
-    /// <summary>Long passwords of any letters; ten wrong tries lock an account for five minutes.</summary>
+    /// <summary>Behind a proxy the address of who asks comes in a header: only a proxy that is named in the settings is believed.</summary>
+    private static void TrustProxies(ForwardedHeadersOptions options, string? proxies)
+    {
+        if (string.IsNullOrWhiteSpace(proxies)) return;
+        options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+        options.KnownProxies.Clear();
+        foreach (var proxy in proxies.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)) options.KnownProxies.Add(IPAddress.Parse(proxy));
+    }
+
+    /// <summary>Long passwords of any letters. Wrong tries are counted by <see cref="SignIn"/>, so Identity locks nobody out by itself.</summary>
     public static void AccountRules(IdentityOptions options)
     {
         options.Password.RequiredLength = 12;
         options.Password.RequireDigit = options.Password.RequireLowercase = options.Password.RequireUppercase = options.Password.RequireNonAlphanumeric = false;
         options.User.RequireUniqueEmail = true;
-        options.Lockout.MaxFailedAccessAttempts = 10;
-        options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(5);
     }
-
-    public static void UseSecurityHeaders(this WebApplication app) => app.Use((context, next) =>
-    {
-        var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = ContentPolicy;
-        headers.XContentTypeOptions = "nosniff";
-        headers["Referrer-Policy"] = "no-referrer";
-        headers["Cross-Origin-Opener-Policy"] = "same-origin";
-        if (context.Request.Path.StartsWithSegments("/api")) headers.CacheControl = "no-store";
-        return next(context);
-    });
 
     /// <summary>Refuses unsafe requests without a valid antiforgery token; added once to the whole API.</summary>
     public static async ValueTask<object?> CheckAntiforgery(EndpointFilterInvocationContext context, EndpointFilterDelegate next)

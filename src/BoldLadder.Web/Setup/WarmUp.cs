@@ -1,18 +1,20 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Sounds;
+using BoldLadder.Web.Ladders;
 
 namespace BoldLadder.Web.Setup;
 
 /// <summary>
-/// Plans a few lessons for nobody right after the start, so that what is made once for a lexicon stands ready, and the first teacher of the day does not wait for it.
+/// Looks at the first ladder and plans a few lessons for nobody right after the start, so that what is made once for a lexicon stands ready, and the first teacher of the day does not wait for it.
 /// </summary>
 public static class WarmUp
 {
     private static readonly int[] Rungs = [30, 80];
 
-    public static void Run(WordData words)
+    public static void Run(WordData words, LadderStudy study)
     {
+        study.Warm(words.LettersFirst, new WayOfReading(Accent.SouthernBritish, Leniencies.All));
         foreach (var rung in Rungs)
         {
             var series = new LessonSeries(words.LettersFirst, words.Materials, Leniencies.All, Accent.SouthernBritish, Pace.Lengths[^1], rung);

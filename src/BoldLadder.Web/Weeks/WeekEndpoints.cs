@@ -1,4 +1,5 @@
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Groups;
@@ -10,7 +11,9 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Weeks;
 
-/// <summary>The lessons of all groups on the weekdays of one or two weeks.</summary>
+/// <summary>The lessons of all groups in one or two weeks.</summary>
+/// <param name="From">The Monday of the first week.</param>
+/// <param name="Days">The days on which any of the groups has lessons, the same weekdays in each week.</param>
 public sealed record WeekView(DateOnly From, IReadOnlyList<DateOnly> Days, IReadOnlyList<GroupWeek> Groups);
 
 /// <param name="Repeats">Words to read that come in three lessons or more of these, with how often.</param>
@@ -39,16 +42,30 @@ public static class WeekEndpoints
     public static void MapWeeks(this IEndpointRouteBuilder school)
     {
         school.MapGet("/weeks/{date}", Show).WithName("getWeek");
+        school.MapGet("/weeks", Next).WithName("getNextWeek");
         school.MapGet("/groups/{groupId:guid}/gathering/{date}", Gather).WithName("getGathering");
+    }
+
+    /// <summary>The week to open: the one with the next lesson of any group, which on a Saturday is not the one that is over.</summary>
+    private static async Task<Ok<WeekView>> Next(SchoolScope scope, LessonMaking making, int weeks = 1)
+    {
+        var next = new List<DateOnly>();
+        foreach (var group in await scope.Groups.AsNoTracking().ToListAsync()) if ((await scope.Calendar(group)).OnOrAfter(scope.Today) is { } day) next.Add(day);
+        return await Show(next.Count > 0 ? next.Min() : scope.Today, scope, making, weeks);
     }
 
     /// <param name="date">Any day of the first week.</param>
     private static async Task<Ok<WeekView>> Show(DateOnly date, SchoolScope scope, LessonMaking making, int weeks = 1)
     {
-        var monday = date.AddDays(-(((int)date.DayOfWeek + 6) % 7));
-        var days = Enumerable.Range(0, Math.Clamp(weeks, 1, MostWeeks)).SelectMany(w => Enumerable.Range(0, 5).Select(d => monday.AddDays((7 * w) + d))).ToList();
+        var monday = SchoolWeekday.Monday(date);
+        var all = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync();
+        var span = Enumerable.Range(0, SchoolWeekday.DaysInWeek * Math.Clamp(weeks, 1, MostWeeks)).Select(monday.AddDays).ToList();
+        var (first, last, ids) = (span[0], span[^1], all.ConvertAll(g => g.Id));
+        var kept = await scope.Store.Lessons.Where(l => ids.Contains(l.GroupId) && l.Date >= first && l.Date <= last).Select(l => l.Date).Distinct().ToListAsync();
+        var weekdays = all.SelectMany(g => g.LessonDays ?? []).Concat(scope.School.LessonDays).Concat(kept.Select(SchoolWeekday.Of)).ToHashSet();
+        var days = span.FindAll(d => weekdays.Contains(SchoolWeekday.Of(d)));
         var groups = new List<GroupWeek>();
-        foreach (var group in await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync()) groups.Add(await Week(group, days, scope, making));
+        foreach (var group in all) groups.Add(await Week(group, days, scope, making));
         return TypedResults.Ok(new WeekView(monday, days, groups));
     }
 

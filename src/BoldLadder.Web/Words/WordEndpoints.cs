@@ -2,7 +2,6 @@ using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
-using BoldLadder.Core.Words.Alike;
 using BoldLadder.Core.Words.Facts;
 using BoldLadder.Store;
 using BoldLadder.Web.Groups;
@@ -11,6 +10,7 @@ using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Words;
@@ -27,11 +27,12 @@ public sealed record FoundWordView(string Word, string Graphemes, IReadOnlyList<
 /// <param name="Source">lexicon, derived, guessed or unknown.</param>
 /// <param name="Common">How common it is in speech: 3 is rare, 6 very common.</param>
 /// <param name="Parts">Each grapheme with how far it can be relied on.</param>
+/// <param name="Stamp">Of what the school says of it: what If-Match gives back when that is changed.</param>
 /// <param name="Groups">For each group what it can do with the word on its next teaching day.</param>
 public sealed record WordView(
     string Word, WordSource Source, string Graphemes, string Phonemes, IReadOnlyList<int> Marks, int Taps, int Sounds, string Shape, IReadOnlyList<string> Syllables, IReadOnlyList<string> Patterns,
     double Common, bool KnownAtFive, Suitability Suitability, string? Meaning, IReadOnlyList<WordPartView> Parts, IReadOnlyList<string> SoundsTheSame, IReadOnlyList<string> Rhymes, IReadOnlyList<PairView> OneSoundApart,
-    IReadOnlyList<GroupVerdictView> Groups, SchoolWordView? School);
+    IReadOnlyList<GroupVerdictView> Groups, SchoolWordView? School, string Stamp);
 
 /// <param name="Facts">Null for a spelling that stands in a handful of words only.</param>
 public sealed record WordPartView(string Notation, string Grapheme, string Sounds, CorrespondenceFacts? Facts);
@@ -71,13 +72,13 @@ public static class WordEndpoints
     /// <param name="rhyme">A word to rhyme with.</param>
     /// <param name="rung">Words that become readable with this rung of the ladder; <paramref name="soFar"/> also those before it.</param>
     private static async Task<Results<Ok<WordsView>, ProblemHttpResult>> Search(
-        Guid ladderId, int version, SchoolScope scope, SchoolLexicon words, LadderWork work,
+        Guid ladderId, int version, SchoolScope scope, SchoolLexicon words,
         string? letters = null, string? with = null, string? at = null, string? shape = null, string? pattern = null, string? rhyme = null, string? rung = null, bool soFar = false, bool known = false)
     {
         if (await scope.Ladder(ladderId, version) is not { } ladder) return LadderEndpoints.UnknownLadder();
-        if (new[] { letters, with, shape, pattern, rhyme, rung }.Any(t => t?.Length > LongestWord)) return Unusable("too-long", $"Keep what you look for to {LongestWord} letters.");
+        if (new[] { letters, with, shape, pattern, rhyme, rung }.Any(t => t?.Length > LongestWord)) return Problem.Unusable("too-long", $"Keep what you look for to {LongestWord} letters.");
         var correspondences = with is null ? [] : Correspondence.TryParse(with, out var one) ? [one] : Correspondence.All.Where(c => !c.IsBath && c.Grapheme.Text == with).ToArray();
-        if (with is not null && correspondences.Length == 0) return Unusable("unknown-correspondence", $"\"{with}\" is no grapheme or correspondence. Write it like sh, or ai=eɪ.");
+        if (with is not null && correspondences.Length == 0) return Problem.Unusable("unknown-correspondence", $"\"{with}\" is no grapheme or correspondence. Write it like sh, or ai=eɪ.");
         Patterns asked;
         try
         {
@@ -85,29 +86,26 @@ public static class WordEndpoints
         }
         catch (FormatException problem)
         {
-            return Unusable("unknown-pattern", problem.Message);
+            return Problem.Unusable("unknown-pattern", problem.Message);
         }
         var place = rung is null ? (int?)null : ladder.IndexOf(rung);
-        if (place < 0) return Unusable("unknown-rung", "There is no such rung on this ladder. Choose one from the list.");
+        if (place < 0) return Problem.Unusable("unknown-rung", "There is no such rung on this ladder. Choose one from the list.");
         var places = new SentencePlaces(ladder, scope.Leniencies, scope.Accent);
         var queries = (correspondences.Length == 0 ? [null] : correspondences.Cast<Correspondence?>()).Select(c => new WordQuery(letters?.Trim().ToLowerInvariant(), c, Kebab.Parse<Standing>(at), shape?.Trim().ToUpperInvariant(), asked, known)).ToList();
         var banned = scope.Words.Where(w => w.Verdict == SchoolVerdict.Ban).Select(w => words.Lexicon.Find(w.Spelling)).OfType<Word>();
         var pool = rhyme is null ? words.Lexicon.ForLessons.Concat(banned)
-            : words.Lexicon.Find(rhyme.Trim().ToLowerInvariant()) is { } rhymed ? Alike(work, words, scope).Rhymes(rhymed) : [];
+            : words.Lexicon.Find(rhyme.Trim().ToLowerInvariant()) is { } rhymed ? words.Alike.Rhymes(rhymed) : [];
         var found = pool.Where(w => queries.Exists(q => q.Fits(w))).Select(w => (Word: w, Rung: places.RungOf(w)))
             .Where(w => place is not { } wanted || (soFar ? w.Rung <= wanted : w.Rung == wanted)).OrderByDescending(w => w.Word.IsKnown).ThenByDescending(w => w.Word.Zipf).ToList();
         return TypedResults.Ok(new WordsView(found.Count, [.. found.Take(Most).Select(w => new FoundWordView(w.Word.Spelling, w.Word.Segmentation.Graphemes, Items.MarksOf(w.Word), w.Word.Segmentation.Taps, w.Word.Segmentation.Shape,
             w.Word.IsKnown, w.Rung switch { null => null, < 0 => "", { } r => ladder.Rungs[r].Label }, w.Word.Suitability == Suitability.Never))]));
     }
 
-    private static WordsAlike Alike(LadderWork work, SchoolLexicon words, SchoolScope scope) =>
-        work.Kept((nameof(WordsAlike), words.Lexicon.Hash, scope.Accent), () => new WordsAlike(words.Lexicon, words.Lexicon.ForLessons, scope.Accent));
-
-    private static async Task<Results<Ok<WordView>, ProblemHttpResult>> Show(string word, SchoolScope scope, SchoolLexicon words, LadderWork work, LessonMaking making)
+    private static async Task<Results<Ok<WordView>, ProblemHttpResult>> Show(string word, SchoolScope scope, SchoolLexicon words, LadderWork work, LessonMaking making, Stamps stamps)
     {
         var plain = WordFinder.Plain(word.Trim());
         if (plain.Length is 0 or > LongestWord || !plain.All(c => char.IsLetter(c) || c is '\'' or '-')) return NoWord();
-        var found = work.Kept((nameof(WordFinder), words.Lexicon.Hash), () => new WordFinder(words.Lexicon)).Find(plain);
+        var found = words.Finder.Find(plain);
         if (found.Word is not { } known) return NoWord();
         var groups = new List<GroupVerdictView>();
         foreach (var group in await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync())
@@ -116,27 +114,27 @@ public static class WordEndpoints
             var before = day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent);
             var needs = before.Obstacles(known);
             var status = known.Suitability == Suitability.Never ? OwnStatus.LeftOut : needs.IsEmpty ? OwnStatus.Decodable : day.Progress.TrickyBefore(day.Ahead).Contains(plain) ? OwnStatus.Tricky : OwnStatus.NotYet;
-            groups.Add(new GroupVerdictView(group.Id, group.Name, making.Verdicts(day, [new OwnVerdict(plain, status, known.Segmentation, status == OwnStatus.NotYet ? needs : [], making.Places(day).RungOf(known), null)])[0], group.Avoid.Contains(plain)));
+            groups.Add(new GroupVerdictView(group.Id, group.Name, making.Verdicts(day, [new OwnVerdict(plain, status, known, status == OwnStatus.NotYet ? needs : [], making.Places(day).RungOf(known), null)])[0], group.Avoid.Contains(plain)));
         }
-        var alike = Alike(work, words, scope);
+        var alike = words.Alike;
+        var own = scope.Words.FirstOrDefault(w => w.Spelling == plain) is { } said ? View(said) : null;
         return TypedResults.Ok(new WordView(plain, found.Source, known.Segmentation.Graphemes, string.Join('|', scope.Accent.Sounds(known)), Items.MarksOf(known), known.Segmentation.Taps, known.Segmentation.SoundCount, known.Segmentation.Shape,
             Syllables.Of(known), [.. known.Patterns.Each().Select(p => p.Id())], Math.Round(known.Zipf, 1), known.IsKnown, known.Suitability, words.Materials.Meanings.Of(plain),
             [.. known.Required.Select(c => new WordPartView(c.ReferenceNotation, c.Grapheme.Text, scope.Accent.Project(c), c.IsRegular ? work.Facts.Of(c) : null))],
             [.. words.Lexicon.Homophones(known, scope.Accent).Where(h => h.Suitability == Suitability.Use).Take(FewOfEach).Select(h => h.Spelling)],
             [.. alike.Rhymes(known).Take(FewOfEach).Select(r => r.Spelling)], [.. alike.MinimalPairs(known).Where(p => p.Word.IsKnown).Take(FewOfEach).Select(p => new PairView(p.Word.Spelling, p.Sound, p.Other))],
-            groups, scope.Words.FirstOrDefault(w => w.Spelling == plain) is { } own ? View(own) : null));
+            groups, own, stamps.Of(own)));
     }
 
     private static ProblemHttpResult NoWord() => Problem.NotFound("unknown-word", "This can't be read as a word. Check the letters and try again.");
 
-    private static ProblemHttpResult Unusable(string code, string whatToDo) => Problem.Of(StatusCodes.Status422UnprocessableEntity, code, whatToDo);
-
-    private static async Task<Results<Ok<SchoolWordView>, ProblemHttpResult>> Say(string word, SchoolWordRequest request, SchoolScope scope, WordData shipped)
+    private static async Task<Results<Ok<SchoolWordView>, ProblemHttpResult>> Say(
+        string word, SchoolWordRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, WordData shipped, Stamps stamps)
     {
         if (scope.LeadOnly() is { } refused) return refused;
-        if (request.Reason.Trim() is not { Length: > 0 and <= LongestReason } reason) return Unusable("reason-missing", $"Say why in up to {LongestReason} letters, so that others understand.");
+        if (request.Reason.Trim() is not { Length: > 0 and <= LongestReason } reason) return Problem.Unusable("reason-missing", $"Say why in up to {LongestReason} letters, so that others understand.");
         if (shipped.Lexicon.Find(word) is not { } known) return NoWord();
-        if (request.Verdict == SchoolVerdict.Allow && known.Suitability == Suitability.Never) return Unusable("never-for-children", "This word must never reach a child, so it can't be allowed.");
+        if (request.Verdict == SchoolVerdict.Allow && known.Suitability == Suitability.Never) return Problem.Unusable("never-for-children", "This word must never reach a child, so it can't be allowed.");
         Segmentation? cut = null;
         if (request.Verdict == SchoolVerdict.Correct)
         {
@@ -146,9 +144,12 @@ public static class WordEndpoints
             }
             catch (FormatException problem)
             {
-                return Unusable("bad-cut", problem.Message);
+                return Problem.Unusable("bad-cut", problem.Message);
             }
         }
+        await scope.LockSettings();
+        var said = await scope.Store.SchoolWords.AsNoTracking().SingleOrDefaultAsync(w => w.Spelling == word);
+        if (stamps.Stale(said is null ? null : View(said), ifMatch) is { } stale) return stale;
         await LessonChanges.SetVerdict(scope, word, request.Verdict, cut, reason);
         await scope.Store.SaveChangesAsync();
         return TypedResults.Ok(View(await scope.Store.SchoolWords.AsNoTracking().SingleAsync(w => w.Spelling == word)));
@@ -159,16 +160,20 @@ public static class WordEndpoints
     {
         var (group, problem) = await GroupEndpoints.Find(scope, groupId);
         if (group is null) return problem!;
+        await scope.Lock(groupId);
         var kept = await scope.Store.Groups.SingleAsync(g => g.Id == groupId);
         kept.Avoid = [.. kept.Avoid.Where(w => w != word)];
+        scope.Audit("word-let-come-again", groupId);
         await scope.Store.SaveChangesAsync();
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> TakeBack(string word, SchoolScope scope)
+    private static async Task<Results<NoContent, ProblemHttpResult>> TakeBack(string word, [FromHeader(Name = "If-Match")] string? ifMatch, SchoolScope scope, Stamps stamps)
     {
         if (scope.LeadOnly() is { } refused) return refused;
+        await scope.LockSettings();
         if (await scope.Store.SchoolWords.SingleOrDefaultAsync(w => w.Spelling == word) is not { } said) return NoWord();
+        if (stamps.Stale(View(said), ifMatch) is { } stale) return stale;
         scope.Store.SchoolWords.Remove(said);
         scope.Audit("word-taken-back", scope.School.SchoolId);
         await scope.Store.SaveChangesAsync();

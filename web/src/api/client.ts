@@ -35,6 +35,7 @@ client.use({
 
 async function fetchToken(): Promise<string> {
   const answer = await fetch('/api/antiforgery');
+  if (!answer.ok) throw new Error('No token.');
   return ((await answer.json()) as Schemas['AntiforgeryView']).token;
 }
 

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["signOutEverywhere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cover": {
         parameters: {
             query?: never;
@@ -484,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getNextWeek"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/groups/{groupId}/gathering/{date}": {
         parameters: {
             query?: never;
@@ -511,6 +543,22 @@ export interface paths {
         put?: never;
         post: operations["giveCover"];
         delete: operations["endCover"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getAudit"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -756,6 +804,19 @@ export interface components {
         AntiforgeryView: {
             token: string;
         };
+        AuditLine: {
+            /** Format: date-time */
+            at: string;
+            who: null | string;
+            action: string;
+            about: null | string;
+            /** Format: date */
+            day: null | string;
+        };
+        AuditView: {
+            lines: components["schemas"]["AuditLine"][];
+            earlier: boolean;
+        };
         BesideCard: {
             correspondence: string;
             grapheme: string;
@@ -774,7 +835,7 @@ export interface components {
             items: number;
             expected: null | string;
         };
-        CalendarView: {
+        CalendarSettings: {
             terms: components["schemas"]["TermView"][];
             closed: string[];
             lessonDays: number[];
@@ -786,6 +847,10 @@ export interface components {
             recapWeeks: number;
             checkpoints: components["schemas"]["CheckpointView"][];
             groups: components["schemas"]["GroupPace"][];
+        };
+        CalendarView: {
+            settings: components["schemas"]["CalendarSettings"];
+            stamp: string;
         };
         CardItem: {
             correspondence: string;
@@ -1449,12 +1514,24 @@ export interface components {
             name: string;
             from: string;
         };
+        Note: {
+            subject: string;
+            keyWord: string;
+            phrase: string;
+            mouthCue: string;
+            formation: string;
+        };
+        NotesView: {
+            notes: components["schemas"]["NoteView"][];
+            noStamp: string;
+        };
         NoteView: {
             subject: string;
             keyWord: string;
             phrase: string;
             mouthCue: string;
             formation: string;
+            stamp: string;
         };
         /** @enum {unknown} */
         OwnStatus: "decodable" | "tricky" | "not-yet" | "unknown" | "left-out";
@@ -1685,6 +1762,7 @@ export interface components {
             accents: components["schemas"]["AccentView"][];
             sample: components["schemas"]["SampleWord"][];
             sounds: components["schemas"]["SoundView"][];
+            stamp: string;
         };
         /** @enum {unknown} */
         Suitability: "use" | "ask" | "never";
@@ -1710,12 +1788,14 @@ export interface components {
         TemplatesView: {
             templates: components["schemas"]["TemplateView"][];
             activities: components["schemas"]["ActivityInfo"][];
+            noStamp: string;
         };
         TemplateView: {
             template: components["schemas"]["LessonTemplate"];
             /** Format: int32 */
             weekday: null | number;
             own: boolean;
+            stamp: string;
         };
         TermView: {
             /** Format: uuid */
@@ -1879,6 +1959,7 @@ export interface components {
             oneSoundApart: components["schemas"]["PairView"][];
             groups: components["schemas"]["GroupVerdictView"][];
             school: null | components["schemas"]["SchoolWordView"];
+            stamp: string;
         };
     };
     responses: never;
@@ -1988,6 +2069,33 @@ export interface operations {
         };
     };
     signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signOutEverywhere: {
         parameters: {
             query?: never;
             header?: never;
@@ -2281,7 +2389,9 @@ export interface operations {
     moveGroup: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
                 groupId: string;
@@ -2346,7 +2456,9 @@ export interface operations {
     saveCalendar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
             };
@@ -2354,7 +2466,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CalendarView"];
+                "application/json": components["schemas"]["CalendarSettings"];
             };
         };
         responses: {
@@ -2477,7 +2589,9 @@ export interface operations {
     saveStyle: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
             };
@@ -2560,7 +2674,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NoteView"][];
+                    "application/json": components["schemas"]["NotesView"];
                 };
             };
             /** @description Bad Request */
@@ -2577,7 +2691,9 @@ export interface operations {
     saveNote: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
             };
@@ -2585,7 +2701,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NoteView"];
+                "application/json": components["schemas"]["Note"];
             };
         };
         responses: {
@@ -2931,7 +3047,9 @@ export interface operations {
     sayOfWord: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
                 word: string;
@@ -2967,7 +3085,9 @@ export interface operations {
     takeBackWord: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
                 word: string;
@@ -3090,7 +3210,9 @@ export interface operations {
     saveTemplate: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
             };
@@ -3127,7 +3249,9 @@ export interface operations {
             query?: {
                 weekday?: number;
             };
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 schoolId: string;
                 day: string;
@@ -3166,6 +3290,39 @@ export interface operations {
             path: {
                 schoolId: string;
                 date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getNextWeek: {
+        parameters: {
+            query?: {
+                weeks?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
             };
             cookie?: never;
         };
@@ -3278,6 +3435,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getAudit: {
+        parameters: {
+            query?: {
+                before?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditView"];
+                };
             };
             /** @description Bad Request */
             400: {

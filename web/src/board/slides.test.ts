@@ -16,7 +16,16 @@ const word = (spelling: string, oral = false): WordItem => ({
   reasons: [],
 });
 
-const activity = (id: string, items: Activity['items']): Activity => ({ id, kind: 'read-words', response: 'say-together', seconds: 60, items, steps: null, levels: null, setByHand: false });
+const activity = (id: string, items: Activity['items']): Activity => ({
+  id,
+  kind: 'read-words',
+  response: 'say-together',
+  seconds: 60,
+  items,
+  steps: null,
+  levels: null,
+  setByHand: false,
+});
 
 const lesson = {
   parts: [

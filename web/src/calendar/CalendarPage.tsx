@@ -5,11 +5,13 @@ import { answered, client, type Schemas } from '../api/client';
 import { mainLadder, useLadders, useLadderView } from '../ladder/useLadder';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
+import { SaveProblem } from '../shell/SaveProblem';
+import { useUnsaved } from '../shell/useUnsaved';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, stageText, teachingText, text, weekdayText } from '../text/text';
 
-type Calendar = Schemas['CalendarView'];
+type Calendar = Schemas['CalendarSettings'];
 
 /** Terms, closed days, lesson days, rhythm and checkpoints: what every date on the ladder follows from. */
 export function CalendarPage() {
@@ -24,20 +26,24 @@ export function CalendarPage() {
   return <CalendarForm kept={calendar.data} />;
 }
 
-function CalendarForm({ kept }: { kept: Calendar }) {
+function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
   const { school } = useSchool();
   const queries = useQueryClient();
-  const [typed, setTyped] = useState(kept);
+  const [typed, setTyped] = useState(kept.settings);
+  const [stamp, setStamp] = useState(kept.stamp);
   const [day, setDay] = useState('');
   const [until, setUntil] = useState('');
   const lead = school.role === 'lead';
   const save = useMutation({
-    mutationFn: (body: Calendar) => answered(client.POST('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id } }, body })),
+    mutationFn: (body: Calendar) => answered(client.POST('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id }, header: { 'If-Match': stamp } }, body })),
     onSuccess: (saved) => {
-      setTyped(saved);
+      setTyped(saved.settings);
+      setStamp(saved.stamp);
       void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' && q.queryKey[0] !== 'style' });
     },
   });
+  const unsaved = JSON.stringify(typed) !== JSON.stringify(kept.settings);
+  useUnsaved(unsaved);
   const change = (part: Partial<Calendar>) => {
     save.reset();
     setTyped({ ...typed, ...part });
@@ -84,7 +90,8 @@ function CalendarForm({ kept }: { kept: Calendar }) {
               <Form.Group key={field} controlId={field} className="form-line">
                 <Form.Control className="number" type="number" min={0} max={20} required value={typed[field]} onChange={(e) => change({ [field]: Number(e.target.value) })} />
                 <Form.Label className="mb-0">
-                  {text(field === 'reviewWeeks' ? 'calendar.review' : field === 'checkWeeks' ? 'calendar.check' : 'calendar.recap')} <span className="quiet">{text('calendar.zero')}</span>
+                  {text(field === 'reviewWeeks' ? 'calendar.review' : field === 'checkWeeks' ? 'calendar.check' : 'calendar.recap')}{' '}
+                  <span className="quiet">{text('calendar.zero')}</span>
                 </Form.Label>
               </Form.Group>
             ))}
@@ -108,7 +115,7 @@ function CalendarForm({ kept }: { kept: Calendar }) {
                 variant="outline-secondary"
                 disabled={day === ''}
                 onClick={() => {
-                  change({ closed: [...new Set([...typed.closed, ...daysFrom(day, until || day)])].sort() });
+                  change({ closed: [...new Set([...typed.closed, ...daysFrom(day, until || day, lessonDaysOf(typed))])].sort() });
                   setDay('');
                   setUntil('');
                 }}
@@ -161,9 +168,9 @@ function CalendarForm({ kept }: { kept: Calendar }) {
             ))}
           </section>
         </fieldset>
-        {save.error && <ErrorNote problem={save.error} />}
+        {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}
         {lead && (
-          <p className="save-line">
+          <p className={`save-line${unsaved ? ' is-unsaved' : ''}`}>
             <Button type="submit" disabled={save.isPending}>
               {text('calendar.save')}
             </Button>{' '}
@@ -175,12 +182,15 @@ function CalendarForm({ kept }: { kept: Calendar }) {
   );
 }
 
-/** Weekdays from one date to another, at most a month of them. */
-function daysFrom(first: string, last: string): string[] {
+/** The weekdays on which anyone has lessons: only on these is a day worth closing. */
+const lessonDaysOf = (calendar: Calendar) => new Set([...calendar.lessonDays, ...calendar.groups.flatMap((g) => g.lessonDays ?? [])]);
+
+/** The days with lessons from one date to another, at most a month of them. */
+function daysFrom(first: string, last: string, lessonDays: ReadonlySet<number>): string[] {
   const days: string[] = [];
   for (let at = Date.parse(first); at <= Date.parse(last) && days.length < 31; at += 86_400_000) {
     const date = new Date(at);
-    if (date.getUTCDay() !== 0 && date.getUTCDay() !== 6) days.push(date.toISOString().slice(0, 10));
+    if (lessonDays.has(date.getUTCDay() || 7)) days.push(date.toISOString().slice(0, 10));
   }
   return days;
 }

@@ -15,7 +15,13 @@ import { dayText, setLanguage, text } from '../text/text';
 export function CoverPage() {
   const [key] = useState(() => window.location.hash.slice(1));
   const [teaching, setTeaching] = useState(false);
-  const cover = useQuery({ queryKey: ['cover', key], enabled: key.length > 0, retry: false, staleTime: Infinity, queryFn: () => answered(client.POST('/api/cover', { body: { key } })) });
+  const cover = useQuery({
+    queryKey: ['cover', key],
+    enabled: key.length > 0,
+    retry: false,
+    staleTime: Infinity,
+    queryFn: () => answered(client.POST('/api/cover', { body: { key } })),
+  });
   usePageTitle(cover.data ? text('cover.page', { group: cover.data.groupName, date: dayText(cover.data.date) }) : text('app.name'));
   useEffect(() => {
     document.documentElement.classList.add('printing');

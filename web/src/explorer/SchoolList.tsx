@@ -7,7 +7,10 @@ import { text } from '../text/text';
 /** What the school said of words: kept out, allowed, corrected. */
 export function SchoolList() {
   const { school } = useSchool();
-  const own = useQuery({ queryKey: ['school-words', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/school-words', { params: { path: { schoolId: school.id } } })) });
+  const own = useQuery({
+    queryKey: ['school-words', school.id],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/school-words', { params: { path: { schoolId: school.id } } })),
+  });
   if (!own.data || own.data.length === 0) return null;
   return (
     <section className="panel">

@@ -15,7 +15,11 @@ type Word = Schemas['WordView'];
 /** All that is known of a word, who can read it, and what the school says of it. */
 export function WordPanel({ word }: { word: string }) {
   const { school } = useSchool();
-  const known = useQuery({ queryKey: ['word', school.id, word], retry: false, queryFn: () => answered(client.GET('/api/schools/{schoolId}/words/{word}', { params: { path: { schoolId: school.id, word } } })) });
+  const known = useQuery({
+    queryKey: ['word', school.id, word],
+    retry: false,
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/words/{word}', { params: { path: { schoolId: school.id, word } } })),
+  });
   if (known.isPending) return <Loading />;
   if (known.error) {
     return (
@@ -114,10 +118,18 @@ function SchoolSays({ word }: { word: Word }) {
   const settled = () => void queries.invalidateQueries({ predicate: (q) => ['word', 'words', 'school-words', 'lesson', 'week'].includes(String(q.queryKey[0])) });
   const say = useMutation({
     mutationFn: () =>
-      answered(client.PUT('/api/schools/{schoolId}/words/{word}/verdict', { params: { path }, body: { verdict, reason, graphemes: verdict === 'correct' ? graphemes : null, phonemes: verdict === 'correct' ? phonemes : null } })),
+      answered(
+        client.PUT('/api/schools/{schoolId}/words/{word}/verdict', {
+          params: { path, header: { 'If-Match': word.stamp } },
+          body: { verdict, reason, graphemes: verdict === 'correct' ? graphemes : null, phonemes: verdict === 'correct' ? phonemes : null },
+        }),
+      ),
     onSuccess: settled,
   });
-  const takeBack = useMutation({ mutationFn: () => answered(client.DELETE('/api/schools/{schoolId}/words/{word}/verdict', { params: { path } })), onSuccess: settled });
+  const takeBack = useMutation({
+    mutationFn: () => answered(client.DELETE('/api/schools/{schoolId}/words/{word}/verdict', { params: { path, header: { 'If-Match': word.stamp } } })),
+    onSuccess: settled,
+  });
   if (word.school) {
     return (
       <p className="flag-note">

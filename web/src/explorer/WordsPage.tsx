@@ -11,7 +11,21 @@ import { MarkedWord } from '../words/MarkedWord';
 import { SchoolList } from './SchoolList';
 import { WordPanel } from './WordPanel';
 
-const PATTERNS = ['adjacent-start', 'adjacent-end', 'two-syllables', 'three-syllables', 'compound', 'suffix-s', 'suffix-es', 'suffix-ed', 'suffix-ing', 'suffix-er', 'suffix-est', 'suffix-y', 'suffix-ly'];
+const PATTERNS = [
+  'adjacent-start',
+  'adjacent-end',
+  'two-syllables',
+  'three-syllables',
+  'compound',
+  'suffix-s',
+  'suffix-es',
+  'suffix-ed',
+  'suffix-ing',
+  'suffix-er',
+  'suffix-est',
+  'suffix-y',
+  'suffix-ly',
+];
 
 /** Words by what is in them, and all that is known of one. What is looked for stands in the address. */
 export function WordsPage() {
@@ -36,7 +50,14 @@ export function WordsPage() {
       <h1>{text('words.title')}</h1>
       <p className="quiet">{text('words.intro')}</p>
       <Form onSubmit={lookUp} className="look-up">
-        <Form.Control className="literacy" value={typed} maxLength={40} placeholder={text('words.look')} aria-label={text('words.look')} onChange={(e) => setTyped(e.target.value)} />
+        <Form.Control
+          className="literacy"
+          value={typed}
+          maxLength={40}
+          placeholder={text('words.look')}
+          aria-label={text('words.look')}
+          onChange={(e) => setTyped(e.target.value)}
+        />
         <Button type="submit" disabled={typed.trim().length === 0}>
           {text('words.lookDo')}
         </Button>
@@ -52,7 +73,10 @@ export function WordsPage() {
 
 function Finder({ params, set, chosen }: { params: URLSearchParams; set: (name: string, value: string) => void; chosen: string | undefined }) {
   const { school } = useSchool();
-  const groups = useQuery({ queryKey: ['groups', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })) });
+  const groups = useQuery({
+    queryKey: ['groups', school.id],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })),
+  });
   const first = groups.data?.[0];
   const ladderId = first?.ladderId ?? '';
   const version = first?.ladderVersion ?? 0;

@@ -26,7 +26,13 @@ export function Cards({ set, onBack }: { set: CardSet; onBack: () => void }) {
       <div className={`cut-cards cut-${set.kind} paper-${school.paperSize.toLowerCase()}`}>
         {set.cards.map((card) => (
           <div key={card.key} className="cut-card">
-            {card.picture ? <Picture name={card.picture} size={150} /> : card.marks ? <MarkedWord word={card.word!} marks={card.marks} tricky={card.tricky ?? []} /> : <span className="literacy">{shown(card.word!)}</span>}
+            {card.picture ? (
+              <Picture name={card.picture} size={150} />
+            ) : card.marks ? (
+              <MarkedWord word={card.word!} marks={card.marks} tricky={card.tricky ?? []} />
+            ) : (
+              <span className="literacy">{shown(card.word!)}</span>
+            )}
           </div>
         ))}
       </div>

@@ -20,7 +20,13 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
     const name = after && stage.trim() === stageText(after.stage) ? after.stage : stage.trim();
     onDo(
       'add',
-      [{ $type: 'insert', rung: newRung(id, name, { correspondences: taught.filter((t) => t.includes('=')), patterns: taught.filter((t) => !t.includes('=')) }), after: after?.id ?? null }],
+      [
+        {
+          $type: 'insert',
+          rung: newRung(id, name, { correspondences: taught.filter((t) => t.includes('=')), patterns: taught.filter((t) => !t.includes('=')) }),
+          after: after?.id ?? null,
+        },
+      ],
       id,
     );
     onHide();
@@ -34,7 +40,12 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
           {taught.map((t) => (
             <li key={t}>
               {teachingText(t)}
-              <button type="button" className="chip-gone" aria-label={text('edit.takeOff', { label: labelText(t) })} onClick={() => setTaught(taught.filter((other) => other !== t))}>
+              <button
+                type="button"
+                className="chip-gone"
+                aria-label={text('edit.takeOff', { label: labelText(t) })}
+                onClick={() => setTaught(taught.filter((other) => other !== t))}
+              >
                 ×
               </button>
             </li>

@@ -14,6 +14,7 @@ import { ConflictNote } from './ConflictNote';
 import { moved, stageSteps } from './editing';
 import { HistoryDialog } from './HistoryDialog';
 import { LadderHead } from './LadderHead';
+import { LadderNeeds } from './LadderNeeds';
 import { NewLadderDialog } from './NewLadderDialog';
 import { PublishDialog } from './PublishDialog';
 import { RungActions } from './RungActions';
@@ -58,7 +59,9 @@ export function LadderPage() {
   const carrying = useCarrying({ rungs, draft, changes, active, choose });
   const { trying, act, take } = carrying;
   const trial = useTrial(draft, carrying.steps);
-  const places = usePlaces(draft, active.length === 1 ? active[0]! : null);
+  // The marks answer for what is being carried; else for the rung that is chosen.
+  const meant = trying?.kind === 'move' ? trying.ids : active;
+  const places = usePlaces(draft, meant.length === 1 ? meant[0]! : null);
   const { stop } = carrying;
   const click = useCallback(
     (id: string, how: 'one' | 'more' | 'range') => {
@@ -151,31 +154,31 @@ export function LadderPage() {
         <div className="ladder-page">
           {rungs.length > 0 ? (
             <div>
-            <RowHeads canEdit={draft !== undefined} />
-            <RungList
-              rungs={shown}
-              trial={trying ? trial.data : undefined}
+              <RowHeads canEdit={draft !== undefined} />
+              <RungList
+                rungs={shown}
+                trial={trying ? trial.data : undefined}
                 compared={comparedSummary ? (compared.data?.rungs.map((r) => r.textShare) ?? []) : []}
-              group={group}
-              groups={dates.data?.groups ?? []}
-              today={dates.data?.today}
-              chosen={active}
-              cut={carrying.cut}
-              dragged={carrying.dragged}
-              over={carrying.over}
-              places={places}
-              canEdit={draft !== undefined}
-              onChoose={click}
-              onKey={carrying.onKey}
-              onRenameStage={(first, name) => act('stage', stageSteps(rungs, first, name))}
-            />
+                group={group}
+                groups={dates.data?.groups ?? []}
+                today={dates.data?.today}
+                chosen={active}
+                cut={carrying.cut}
+                dragged={carrying.dragged}
+                over={carrying.over}
+                places={places.marks}
+                canEdit={draft !== undefined}
+                onChoose={click}
+                onKey={carrying.onKey}
+                onRenameStage={(first, name) => act('stage', stageSteps(rungs, first, name))}
+              />
             </div>
           ) : (
             <div className="panel">
               <Button onClick={() => setDialog('add')}>{text('edit.addFirst')}</Button>
             </div>
           )}
-          <aside className="panel rung-panel" aria-live="polite">
+          <aside className="panel rung-panel">
             {trying ? (
               <TrialPanel title={tryTitle} rungs={rungs} trial={trial.data} problem={trial.error} />
             ) : panel === 'tricky' ? (
@@ -192,7 +195,7 @@ export function LadderPage() {
                 actions={
                   draft && (
                     <RungActions
-                      ladder={draft}
+                      places={places.answer}
                       rung={chosenRung}
                       next={rungs[chosenAt + 1]}
                       chosen={active}
@@ -206,7 +209,8 @@ export function LadderPage() {
               />
             ) : (
               <>
-                <p className="quiet empty">{text(draft ? 'ladder.chooseToChange' : 'ladder.choose')}</p>
+                <p className="quiet">{text(draft ? 'ladder.chooseToChange' : 'ladder.choose')}</p>
+                <LadderNeeds ladder={view} group={group} onChoose={(id) => choose(id)} />
                 {draft && rungs.length > 1 && <Suggestions ladder={draft} onTake={take} />}
               </>
             )}

@@ -54,7 +54,15 @@ export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas[
           {ladders
             .filter((l) => l.latestVersion > 0)
             .map((l) => (
-              <Form.Check key={l.id} type="radio" name="from" id={`from-${l.id}`} label={text('new.copy', { name: l.name })} checked={from === l.id} onChange={() => setFrom(l.id)} />
+              <Form.Check
+                key={l.id}
+                type="radio"
+                name="from"
+                id={`from-${l.id}`}
+                label={text('new.copy', { name: l.name })}
+                checked={from === l.id}
+                onChange={() => setFrom(l.id)}
+              />
             ))}
         </fieldset>
         {make.error && <ErrorNote problem={make.error} />}

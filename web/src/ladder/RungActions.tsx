@@ -1,17 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
 import { Button } from 'react-bootstrap';
-import { answered, client } from '../api/client';
-import { useSchool } from '../session/session';
 import { text } from '../text/text';
 import { mergeSteps, newRung, splitSteps, type Rung, type Step } from './editing';
 import { BestPlace } from './Suggestions';
 import { ReasonForm } from './ReasonForm';
 import { TeachForm } from './TeachForm';
-import type { Ladder } from './useLadder';
 import type { Schemas } from '../api/client';
 
 interface Props {
-  ladder: Ladder;
+  /** What the rung would do at each place, once that is known. */
+  places: Schemas['PlacesView'] | undefined;
   rung: Rung;
   next: Rung | undefined;
   chosen: readonly string[];
@@ -22,14 +19,7 @@ interface Props {
 }
 
 /** What can be done to the chosen rung, or to all chosen ones. */
-export function RungActions({ ladder, rung, next, chosen, onDo, onTake, onCut, onAdd }: Props) {
-  const { school } = useSchool();
-  const places = useQuery({
-    queryKey: ['places', school.id, ladder.id, ladder.draft?.version, rung.id],
-    staleTime: Infinity,
-    queryFn: () =>
-      answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/places', { params: { path: { schoolId: school.id, ladderId: ladder.id, rungId: rung.id } } })),
-  });
+export function RungActions({ places, rung, next, chosen, onDo, onTake, onCut, onAdd }: Props) {
   const day = (kind: 'review' | 'assessment') => {
     const id = crypto.randomUUID();
     onDo('add', [{ $type: 'insert', rung: newRung(id, rung.stage, { kind }), after: rung.id }], id);
@@ -38,12 +28,21 @@ export function RungActions({ ladder, rung, next, chosen, onDo, onTake, onCut, o
   const many = chosen.length > 1;
   return (
     <div className="rung-actions">
-      {places.data && !many && <BestPlace places={places.data} onTake={onTake} />}
+      {places && !many && <BestPlace places={places} onTake={onTake} />}
       <div className="action-row">
         <Button size="sm" variant="outline-secondary" onClick={onCut}>
           {text(many ? 'edit.cutMany' : 'edit.cut', { count: chosen.length })} <kbd>Ctrl X</kbd>
         </Button>
-        <Button size="sm" variant="outline-secondary" onClick={() => onDo('remove', chosen.map((id) => ({ $type: 'remove', id })))}>
+        <Button
+          size="sm"
+          variant="outline-secondary"
+          onClick={() =>
+            onDo(
+              'remove',
+              chosen.map((id) => ({ $type: 'remove', id })),
+            )
+          }
+        >
           {text(many ? 'edit.removeMany' : 'edit.remove', { count: chosen.length })} <kbd>Del</kbd>
         </Button>
         <Button size="sm" variant="outline-secondary" onClick={onAdd}>

@@ -3,7 +3,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { stageText, text } from '../text/text';
 import type { Rung } from './editing';
-import { datesInOrder, gapsBefore } from './rail';
+import { datesBefore, gapsBefore, railDates } from './rail';
 import { RungRow } from './RungRow';
 
 type Group = Schemas['GroupDates'];
@@ -53,19 +53,15 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
   const draggedSet = new Set(dragged);
   const calendar = new Map<string, number>();
   for (const { rungId } of group?.warnings ?? []) calendar.set(rungId, (calendar.get(rungId) ?? 0) + 1);
-  const planned = datesInOrder(rungs, group);
-  const dateOf = (rung: Rung) => planned.get(rung.id) ?? group?.taught[rung.id];
+  const rail = railDates(rungs, group);
   const next = rungs.find((r) => group?.planned[r.id]);
+  const previousDates = datesBefore(rail.map((r) => r.date));
 
   return (
     <ol className={`rails${canEdit ? ' can-edit' : ''}`} ref={list} aria-label={text('ladder.rungs')}>
       {rungs.map((rung, i) => {
-        const date = dateOf(rung);
-        const previous = rungs
-          .slice(0, i)
-          .reverse()
-          .map(dateOf)
-          .find((d) => d !== undefined);
+        const date = rail[i]?.date;
+        const previous = previousDates[i];
         return [
           rung.stage !== rungs[i - 1]?.stage && (
             <li key={`stage ${rung.id}`} className="stage">
@@ -88,9 +84,13 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
             otherFrom={compared[i - 1]}
             otherTo={compared[i]}
             date={date}
+            taughtOn={rail[i]?.outOfTurn ? group?.taught[rung.id] : undefined}
             isTaught={group?.taught[rung.id] !== undefined}
             isToday={date !== undefined && date === today}
-            groups={groups.filter((g) => g.nextRungId === rung.id).map((g) => g.name).join(', ')}
+            groups={groups
+              .filter((g) => g.nextRungId === rung.id)
+              .map((g) => g.name)
+              .join(', ')}
             trial={trials.get(rung.id)}
             warnings={(trials.get(rung.id) ?? rung).warnings.length + (calendar.get(rung.id) ?? 0)}
             chosen={chosenSet.has(rung.id)}

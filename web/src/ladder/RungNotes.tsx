@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
-import { ErrorNote } from '../shell/ErrorNote';
+import { SaveProblem } from '../shell/SaveProblem';
 import { text, textOf } from '../text/text';
 
-type Note = Schemas['NoteView'];
+type Note = Schemas['Note'];
 const FIELDS = ['keyWord', 'phrase', 'mouthCue', 'formation'] as const;
 
 /** The school's own way to teach something: key word, memory phrase, mouth cue, formation. Leads write it, all read it. */
@@ -14,10 +14,12 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
   const { school } = useSchool();
   const queries = useQueryClient();
   const notes = useQuery({ queryKey: ['notes', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })) });
-  const kept = notes.data?.find((n) => n.subject === subject) ?? { subject, keyWord: '', phrase: '', mouthCue: '', formation: '' };
+  const found = notes.data?.notes.find((n) => n.subject === subject);
+  const kept: Note = found ?? { subject, keyWord: '', phrase: '', mouthCue: '', formation: '' };
+  const [stamp, setStamp] = useState('');
   const [typed, setTyped] = useState<Note | null>(null);
   const save = useMutation({
-    mutationFn: (body: Note) => answered(client.POST('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } }, body })),
+    mutationFn: (body: Note) => answered(client.POST('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id }, header: { 'If-Match': stamp } }, body })),
     onSuccess: () => {
       setTyped(null);
       void queries.invalidateQueries({ queryKey: ['notes', school.id] });
@@ -34,7 +36,15 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
           </p>
         ))}
         {school.role === 'lead' && (
-          <Button variant="link" size="sm" className="px-0" onClick={() => setTyped(kept)}>
+          <Button
+            variant="link"
+            size="sm"
+            className="px-0"
+            onClick={() => {
+              setTyped(kept);
+              setStamp(found?.stamp ?? notes.data?.noStamp ?? '');
+            }}
+          >
             {text(filled.length > 0 ? 'notes.change' : 'notes.add', { label })}
           </Button>
         )}
@@ -46,7 +56,8 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
       className="rung-notes-own"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate(typed);
+        const { subject: about, keyWord, phrase, mouthCue, formation } = typed;
+        save.mutate({ subject: about, keyWord, phrase, mouthCue, formation });
       }}
     >
       {FIELDS.map((f) => (
@@ -55,7 +66,7 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
           <Form.Control size="sm" maxLength={f === 'keyWord' ? 30 : 400} value={typed[f]} onChange={(e) => setTyped({ ...typed, [f]: e.target.value })} />
         </Form.Group>
       ))}
-      {save.error && <ErrorNote problem={save.error} />}
+      {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}
       <Button type="submit" size="sm" disabled={save.isPending}>
         {text('notes.save')}
       </Button>{' '}

@@ -1,7 +1,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { Schemas } from '../api/client';
-import { labelText, shareText, shortDayText, text } from '../text/text';
+import { dayText, labelText, shareText, shortDayText, text } from '../text/text';
 import { shown } from '../words/spelling';
 import type { Rung } from './editing';
 
@@ -14,6 +14,8 @@ export interface RowProps {
   otherFrom: number | undefined;
   otherTo: number | undefined;
   date: string | undefined;
+  /** The day it was taught, where that is before what stands above it. */
+  taughtOn: string | undefined;
   isTaught: boolean;
   isToday: boolean;
   /** Names of the groups that come to this rung next, with commas between. */
@@ -34,7 +36,28 @@ export interface RowProps {
 const FULL_BAR = 80;
 
 /** One rung between the rails: its date, what it teaches, what it unlocks, its piece of the reading curve, its marks. */
-export const RungRow = memo(function RungRow({ rung, number, before, otherFrom, otherTo, date, isTaught, isToday, groups, trial, warnings, chosen, cut, dragged, line, place, canEdit, onChoose, onKey }: RowProps) {
+export const RungRow = memo(function RungRow({
+  rung,
+  number,
+  before,
+  otherFrom,
+  otherTo,
+  date,
+  taughtOn,
+  isTaught,
+  isToday,
+  groups,
+  trial,
+  warnings,
+  chosen,
+  cut,
+  dragged,
+  line,
+  place,
+  canEdit,
+  onChoose,
+  onKey,
+}: RowProps) {
   const { setNodeRef: dropRef } = useDroppable({ id: `row ${rung.id}` });
   const { setNodeRef: gripRef, listeners } = useDraggable({ id: `rung ${rung.id}`, disabled: !canEdit });
   const now = trial ?? rung;
@@ -42,7 +65,7 @@ export const RungRow = memo(function RungRow({ rung, number, before, otherFrom, 
   const classes = ['row-rung', cut && 'cut', dragged && 'dragged', line && `line-${line}`, place && `place-${place}`, isToday && 'is-today'].filter(Boolean).join(' ');
   return (
     <li ref={dropRef} className={classes} data-rung={rung.id}>
-      <span className={`rung-date${isTaught ? ' quiet' : ''}`}>{date && shortDayText(date)}</span>
+      <span className={`rung-date${isTaught ? ' quiet' : ''}`}>{date ? shortDayText(date) : taughtOn && <span title={dayText(taughtOn)}>{text('rail.taught')}</span>}</span>
       {canEdit && (
         <span className="rung-grip" ref={gripRef} {...listeners} title={text('ladder.drag')} aria-hidden="true">
           ⠿
@@ -122,6 +145,9 @@ function ReadingCurve({ from, to, otherFrom, otherTo }: { from: number; to: numb
   return (
     <span className="rung-curve">
       <svg viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true">
+        {[25, 50, 75].map((x) => (
+          <line key={x} x1={x} y1="0" x2={x} y2="40" className="curve-grid" vectorEffect="non-scaling-stroke" />
+        ))}
         <polygon points={`0,0 ${100 * from},0 ${100 * to},40 0,40`} className="curve-area" />
         <line x1={100 * from} y1="0" x2={100 * to} y2="40" className="curve-line" vectorEffect="non-scaling-stroke" />
         {otherTo !== undefined && <line x1={100 * (otherFrom ?? 0)} y1="0" x2={100 * otherTo} y2="40" className="curve-other" vectorEffect="non-scaling-stroke" />}

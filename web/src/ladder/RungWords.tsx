@@ -23,9 +23,7 @@ export function RungWords({ ladder, rung }: { ladder: Ladder; rung: Rung }) {
     queryFn: () =>
       ladder.draft
         ? answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/words', { params: { path } }))
-        : answered(
-            client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/rungs/{rungId}/words', { params: { path: { ...path, version: ladder.version } } }),
-          ),
+        : answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/rungs/{rungId}/words', { params: { path: { ...path, version: ladder.version } } })),
     staleTime: Infinity,
   });
   if (words.isPending) return <Loading />;

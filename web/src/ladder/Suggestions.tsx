@@ -15,7 +15,8 @@ export function Suggestions({ ladder, onTake }: { ladder: Ladder; onTake: (move:
   const moves = useQuery({
     queryKey: ['suggestions', school.id, ladder.id, ladder.draft?.version],
     staleTime: Infinity,
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/suggestions', { params: { path: { schoolId: school.id, ladderId: ladder.id } } })),
+    queryFn: ({ signal }) =>
+      answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/suggestions', { params: { path: { schoolId: school.id, ladderId: ladder.id } }, signal })),
   });
   const take = (i: number) => () => moves.data?.[i] && onTake(moves.data[i]);
   useKeys({ '1': take(0), '2': take(1), '3': take(2) });

@@ -16,13 +16,29 @@ export function TeachForm({ rung, onDo }: { rung: Rung; onDo: (name: string, ste
         {rung.correspondences.map((c) => (
           <li key={c.notation}>
             <span className="literacy">{c.grapheme}</span> {soundText(c.sounds)}
-            <Gone label={c.grapheme} onClick={() => teach(notations.filter((n) => n !== c.notation), rung.patterns)} />
+            <Gone
+              label={c.grapheme}
+              onClick={() =>
+                teach(
+                  notations.filter((n) => n !== c.notation),
+                  rung.patterns,
+                )
+              }
+            />
           </li>
         ))}
         {rung.patterns.map((p) => (
           <li key={p}>
             {labelText(p)}
-            <Gone label={labelText(p)} onClick={() => teach(notations, rung.patterns.filter((other) => other !== p))} />
+            <Gone
+              label={labelText(p)}
+              onClick={() =>
+                teach(
+                  notations,
+                  rung.patterns.filter((other) => other !== p),
+                )
+              }
+            />
           </li>
         ))}
         {rung.tricky.map((t) => (

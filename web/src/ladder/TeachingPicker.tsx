@@ -15,7 +15,11 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/teachables', { params: { path: { schoolId: school.id } } })),
   });
   const options = [
-    ...(all.data?.correspondences.map((c) => ({ id: c.notation, label: text('edit.option', { letters: c.grapheme, sound: soundText(c.sounds), word: c.keyWord }), starts: c.grapheme })) ?? []),
+    ...(all.data?.correspondences.map((c) => ({
+      id: c.notation,
+      label: text('edit.option', { letters: c.grapheme, sound: soundText(c.sounds), word: c.keyWord }),
+      starts: c.grapheme,
+    })) ?? []),
     ...(all.data?.patterns.map((p) => ({ id: p, label: labelText(p), starts: labelText(p) })) ?? []),
   ].filter((o) => !not.includes(o.id));
   const asked = typed.trim().toLowerCase();
@@ -28,7 +32,14 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
           .slice(0, 8);
   return (
     <div>
-      <Form.Control size="sm" type="search" aria-label={text('edit.findTeaching')} placeholder={text('edit.findTeaching')} value={typed} onChange={(e) => setTyped(e.target.value)} />
+      <Form.Control
+        size="sm"
+        type="search"
+        aria-label={text('edit.findTeaching')}
+        placeholder={text('edit.findTeaching')}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+      />
       {matching.length > 0 && (
         <ul className="picker">
           {matching.map((o) => (

@@ -84,7 +84,6 @@ export function stageSteps(rungs: readonly Rung[], first: Rung, name: string): S
   return run.map((r) => ({ $type: 'stage' as const, id: r.id, stage: name }));
 }
 
-
 /** A rung that says something about itself: letters, tricky words, or the kind of day. */
 export function newRung(id: string, stage: string, what: { correspondences?: string[]; patterns?: string[]; kind?: 'review' | 'assessment' | 'sort' }): Schemas['RungDocument'] {
   return { id, stage, correspondences: what.correspondences ?? [], patterns: what.patterns ?? [], tricky: [], reason: null, kind: what.kind ?? null };

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schemas } from '../api/client';
-import { datesInOrder, gapsBefore } from './rail';
+import { datesBefore, datesInOrder, gapsBefore, railDates } from './rail';
 
 const quiet = (date: string, kind = 'review-day') => ({ date, kind });
 
@@ -24,4 +24,28 @@ test('a rung that is carried along takes the day of its place', () => {
     ['b', '2026-11-26'],
     ['c', '2026-11-30'],
   ]);
+});
+
+test('wherever a rung is tried, the dates of the rail never run backwards', () => {
+  const ids = ['a', 'b', 'c', 'd', 'e', 'f'];
+  const group = {
+    taught: { a: '2026-11-23', b: '2026-11-24', c: '2026-11-25' },
+    planned: { d: '2026-11-26', e: '2026-11-30', f: '2026-12-01' },
+  } as unknown as Schemas['GroupDates'];
+  for (const carried of ids) {
+    const others = ids.filter((id) => id !== carried);
+    for (let to = 0; to <= others.length; to++) {
+      const order = [...others.slice(0, to), carried, ...others.slice(to)].map((id) => ({ id }));
+      const rail = railDates(order, group);
+      const shown = rail.flatMap((r) => r.date ?? []);
+      expect(shown).toEqual([...shown].sort());
+      // Every rung says something: its date, or that it was taught.
+      expect(rail.every((r) => r.date !== undefined || r.outOfTurn)).toBe(true);
+    }
+  }
+  expect(railDates([{ id: 'd' }, { id: 'c' }], group)).toEqual([{ date: '2026-11-26' }, { outOfTurn: true }]);
+});
+
+test('the date above a place is the last one there is', () => {
+  expect(datesBefore(['x', undefined, 'y', undefined])).toEqual([undefined, 'x', 'x', 'y']);
 });

@@ -29,3 +29,26 @@ export function datesInOrder(rungs: readonly { id: string }[], group: Schemas['G
   const dates = Object.values(group?.planned ?? {}).sort();
   return new Map(rungs.filter((r) => group?.planned[r.id]).map((r, i) => [r.id, dates[i]!]));
 }
+
+/** For each place the last date above it; undefined where there is none. */
+export function datesBefore(dates: readonly (string | undefined)[]): (string | undefined)[] {
+  let last: string | undefined;
+  return dates.map((date) => {
+    const before = last;
+    last = date ?? last;
+    return before;
+  });
+}
+
+/** The dates the rail shows, top to bottom, never backwards: a rung that was taught before what now stands above it says so in place of its date. */
+export function railDates(rungs: readonly { id: string }[], group: Schemas['GroupDates'] | undefined): { date?: string; outOfTurn?: boolean }[] {
+  const planned = datesInOrder(rungs, group);
+  let last = '';
+  return rungs.map((rung) => {
+    const date = planned.get(rung.id) ?? group?.taught[rung.id];
+    if (date === undefined) return {};
+    if (date < last) return { outOfTurn: true };
+    last = date;
+    return { date };
+  });
+}

@@ -58,7 +58,9 @@ export function useTrial(ladder: Ladder | undefined, steps: Step[] | null) {
     staleTime: Infinity,
     queryFn: async ({ signal }) => {
       performance.mark('trial-asked');
-      const trial = await answered(client.POST('/api/schools/{schoolId}/ladders/{ladderId}/draft/trials', { params: { path: path(school.id, ladder!.id) }, body: { steps: steps! }, signal }));
+      const trial = await answered(
+        client.POST('/api/schools/{schoolId}/ladders/{ladderId}/draft/trials', { params: { path: path(school.id, ladder!.id) }, body: { steps: steps! }, signal }),
+      );
       performance.measure('trial', 'trial-asked');
       return trial;
     },

@@ -1,20 +1,33 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
 import type { Ladder } from './useLadder';
 
-/** For each rung whether the chosen one would stand better or worse at its place than where it is; asked once a rung of the draft is chosen. */
-export function usePlaces(ladder: Ladder | undefined, rungId: string | null) {
+/** Long enough that going down the ladder with the arrow keys asks nothing, short enough not to be waited for. */
+const SETTLED = 250;
+
+/** What a rung would do at each place, and for each other rung whether it would stand better or worse there than where it is: asked once the choice has settled. */
+export function usePlaces(ladder: Ladder | undefined, wanted: string | null) {
   const { school } = useSchool();
+  const [rungId, setRungId] = useState(wanted);
+  useEffect(() => {
+    const timer = setTimeout(() => setRungId(wanted), SETTLED);
+    return () => clearTimeout(timer);
+  }, [wanted]);
   const places = useQuery({
     queryKey: ['places', school.id, ladder?.id, ladder?.draft?.version, rungId],
     enabled: Boolean(ladder && rungId && ladder.rungs.some((r) => r.id === rungId)),
     staleTime: Infinity,
-    queryFn: () =>
-      answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/places', { params: { path: { schoolId: school.id, ladderId: ladder!.id, rungId: rungId! } } })),
+    queryFn: ({ signal }) =>
+      answered(
+        client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/places', {
+          params: { path: { schoolId: school.id, ladderId: ladder!.id, rungId: rungId! } },
+          signal,
+        }),
+      ),
   });
-  return useMemo(() => {
+  const marks = useMemo(() => {
     const marks = new Map<string, 'good' | 'bad'>();
     const now = ladder?.rungs.flatMap((r) => r.warnings).length ?? 0;
     for (const place of places.data?.places ?? []) {
@@ -25,4 +38,8 @@ export function usePlaces(ladder: Ladder | undefined, rungId: string | null) {
     }
     return marks;
   }, [places.data, ladder, rungId]);
+  const meant = rungId === wanted;
+  return { marks: meant ? marks : NONE, answer: meant ? places.data : undefined };
 }
+
+const NONE: ReadonlyMap<string, 'good' | 'bad'> = new Map();

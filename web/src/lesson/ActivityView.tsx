@@ -9,7 +9,20 @@ import { TypeOwn } from './TypeOwn';
 import { tileOf } from './why';
 
 /** Nothing to choose from: what is new is new. */
-const FIXED: Activity['kind'][] = ['last-miss', 'new-correspondence', 'where-it-stands', 'mouth-cue', 'memory-phrase', 'formation', 'set-beside', 'new-tricky-word', 'new-pattern', 'new-suffix', 'read-unmarked', 'read-at-speed'];
+const FIXED: Activity['kind'][] = [
+  'last-miss',
+  'new-correspondence',
+  'where-it-stands',
+  'mouth-cue',
+  'memory-phrase',
+  'formation',
+  'set-beside',
+  'new-tricky-word',
+  'new-pattern',
+  'new-suffix',
+  'read-unmarked',
+  'read-at-speed',
+];
 
 interface Props {
   view: LessonView;
@@ -73,10 +86,22 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
               ))}
             </Form.Select>
           </Form.Label>
-          <Button variant="outline-secondary" size="sm" disabled={busy || at === 0} aria-label={text('lesson.moveUpFor', { activity: name })} onClick={() => send({ type: 'move-activity', place: at - 1 })}>
+          <Button
+            variant="outline-secondary"
+            size="sm"
+            disabled={busy || at === 0}
+            aria-label={text('lesson.moveUpFor', { activity: name })}
+            onClick={() => send({ type: 'move-activity', place: at - 1 })}
+          >
             {text('lesson.moveUp')}
           </Button>
-          <Button variant="outline-secondary" size="sm" disabled={busy || at === of - 1} aria-label={text('lesson.moveDownFor', { activity: name })} onClick={() => send({ type: 'move-activity', place: at + 1 })}>
+          <Button
+            variant="outline-secondary"
+            size="sm"
+            disabled={busy || at === of - 1}
+            aria-label={text('lesson.moveDownFor', { activity: name })}
+            onClick={() => send({ type: 'move-activity', place: at + 1 })}
+          >
             {text('lesson.moveDown')}
           </Button>
           <Button variant="outline-secondary" size="sm" disabled={busy} aria-label={text('lesson.dropFor', { activity: name })} onClick={() => send({ type: 'drop-activity' })}>
@@ -159,7 +184,8 @@ function NewCard({ item }: { item: CardItem }) {
       <div>
         <p className="new-sound">{saysText(item.sounds, item.keyWord)}</p>
         <p className="quiet mb-1">
-          {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })} {text(item.canBeHeld ? 'card.held' : 'card.short')}
+          {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })}{' '}
+          {text(item.canBeHeld ? 'card.held' : 'card.short')}
         </p>
       </div>
     </div>

@@ -11,7 +11,13 @@ export function AddActivity({ part, view, busy, onCommand }: { part: PartKind; v
   const kinds = (templates.data?.activities ?? []).filter((a) => a.part === part && !standing.includes(a.kind));
   return (
     <div className="add-activity">
-      <Form.Select size="sm" value={kind} disabled={busy} aria-label={text('lesson.addTo', { part: textOf('part', part) })} onChange={(e) => setKind(e.target.value as ActivityKind)}>
+      <Form.Select
+        size="sm"
+        value={kind}
+        disabled={busy}
+        aria-label={text('lesson.addTo', { part: textOf('part', part) })}
+        onChange={(e) => setKind(e.target.value as ActivityKind)}
+      >
         <option value="">{text('lesson.addActivity')}</option>
         {kinds.map((a) => (
           <option key={a.kind} value={a.kind}>

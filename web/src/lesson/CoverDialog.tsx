@@ -14,7 +14,10 @@ export function CoverDialog({ view, onHide }: { view: LessonView; onHide: () => 
   const [copied, setCopied] = useState(false);
   const params = { path: { schoolId: school.id, groupId: view.groupId, date: view.date } };
   const give = useMutation({ mutationFn: () => answered(client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/cover', { params })) });
-  const end = useMutation({ mutationFn: () => answered(client.DELETE('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/cover', { params })), onSuccess: () => give.reset() });
+  const end = useMutation({
+    mutationFn: () => answered(client.DELETE('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/cover', { params })),
+    onSuccess: () => give.reset(),
+  });
   const link = give.data ? `${window.location.origin}/cover#${give.data.key}` : '';
   return (
     <Modal show onHide={onHide} animation={false} aria-labelledby="cover-title">

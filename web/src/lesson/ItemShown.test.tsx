@@ -60,7 +60,11 @@ describe('an item of a lesson', () => {
   });
 
   it('offers the spellings to choose from, and on paper leaves the gap', () => {
-    const said = textOf({ $type: 'choice', id: 'c', kept: false, word: 'day', graphemes: 'd|ay', marks: [0, 1, 1], gap: 1, options: ['ai', 'ay'], reasons: [] }, 'choose-spelling', true);
+    const said = textOf(
+      { $type: 'choice', id: 'c', kept: false, word: 'day', graphemes: 'd|ay', marks: [0, 1, 1], gap: 1, options: ['ai', 'ay'], reasons: [] },
+      'choose-spelling',
+      true,
+    );
     expect(said).toContain('ai or ay');
     expect(said).toContain('gap');
   });
@@ -84,18 +88,29 @@ describe('an item of a lesson', () => {
   });
 
   it('gives a picture a name only the adult’s page tells', () => {
-    render(<ItemShown item={{ $type: 'picture', id: 'p', kept: false, picture: '1F31F', word: 'star', marks: [], options: ['star', 'shark'], reasons: [] }} kind="picture-to-word" />);
+    render(
+      <ItemShown item={{ $type: 'picture', id: 'p', kept: false, picture: '1F31F', word: 'star', marks: [], options: ['star', 'shark'], reasons: [] }} kind="picture-to-word" />,
+    );
     expect(screen.getByRole('img', { name: 'Picture of star' }).getAttribute('src')).toBe('/pictures/1F31F.svg');
   });
 
   it('shows a text with its questions and a sentence with its gap', () => {
     expect(textOf({ $type: 'text', id: 't', kept: false, title: 'The hen', sentences: [], questions: ['Who ran?'], reasons: [] }, 'read-text')).toContain('Ask: Who ran?');
     cleanup();
-    expect(textOf({ $type: 'missing-word', id: 'm', kept: false, before: 'The', after: ' ran.', word: 'hen', options: ['hen', 'red'], reasons: [] }, 'fill-gap')).toBe('The ____ ran. hen · red');
+    expect(textOf({ $type: 'missing-word', id: 'm', kept: false, before: 'The', after: ' ran.', word: 'hen', options: ['hen', 'red'], reasons: [] }, 'fill-gap')).toBe(
+      'The ____ ran. hen · red',
+    );
   });
 
   it('draws a crossword with its numbers, and its letters only on the screen', () => {
-    const item: Item = { $type: 'crossword', id: 'x', kept: false, width: 3, height: 1, lines: [{ number: 1, across: true, row: 0, column: 0, word: 'cat', picture: null, clue: 'a ____ nap' }] };
+    const item: Item = {
+      $type: 'crossword',
+      id: 'x',
+      kept: false,
+      width: 3,
+      height: 1,
+      lines: [{ number: 1, across: true, row: 0, column: 0, word: 'cat', picture: null, clue: 'a ____ nap' }],
+    };
     expect(textOf(item, 'crossword')).toContain('1cat');
     cleanup();
     const onPaper = textOf(item, 'crossword', true);

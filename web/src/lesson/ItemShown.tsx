@@ -20,10 +20,14 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
   const card = `card-item literacy${broken ? ' broken' : ''}`;
   switch (item.$type) {
     case 'card':
-      if (kind === 'mouth-cue') return <p className="cue">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds.split('+').map((s) => textOf('mouth', s)).join(' ')}`}</p>;
-      return (
-        <span className={card}>{item.grapheme}</span>
-      );
+      if (kind === 'mouth-cue')
+        return (
+          <p className="cue">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds
+            .split('+')
+            .map((s) => textOf('mouth', s))
+            .join(' ')}`}</p>
+        );
+      return <span className={card}>{item.grapheme}</span>;
     case 'word':
       return (
         <span className={`word-plain literacy${broken ? ' broken' : ''}`}>

@@ -66,7 +66,9 @@ export function ItemTile({ item, kind, broken, editable, busy, onCommand }: Prop
           )}
         </div>
       )}
-      {banning && word !== undefined && <BanDialog word={word} onHide={() => setBanning(false)} onBan={(forSchool, reason) => onCommand({ type: 'ban', itemId: item.id, forSchool, text: reason })} />}
+      {banning && word !== undefined && (
+        <BanDialog word={word} onHide={() => setBanning(false)} onBan={(forSchool, reason) => onCommand({ type: 'ban', itemId: item.id, forSchool, text: reason })} />
+      )}
     </div>
   );
 }

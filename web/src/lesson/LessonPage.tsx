@@ -16,6 +16,7 @@ import { CoverDialog } from './CoverDialog';
 import { CopyDialog, Remark } from './LessonTools';
 import { TooFewNote } from './TooFewNote';
 import { minutesOf, useLesson, useLessonChanges, type LessonView } from './lesson';
+import { LessonBar } from './LessonBar';
 import { PartIcon } from './PartIcon';
 
 /** A group's lesson on a day: four parts in a strip of minutes, each word changeable with a key. */
@@ -72,31 +73,15 @@ function OpenLesson({ view }: { view: LessonView }) {
           </Button>
         </div>
       </header>
-      <div className="lesson-bar">
-        {view.previous && <Link to={`/groups/${view.groupId}/lessons/${view.previous}`}>← {text('lesson.previous')}</Link>}
-        {view.next && <Link to={`/groups/${view.groupId}/lessons/${view.next}`}>{text('lesson.next')} →</Link>}
-        <span className={`status status-${view.status}`}>{textOf('status', view.status ?? 'planned')}</span>
-        <span className="quiet">{text('lesson.minutes', { minutes: view.minutes, available: view.lessonMinutes })}</span>
-        {view.minutes > view.lessonMinutes && <strong className="too-long">{text('lesson.over', { minutes: view.minutes - view.lessonMinutes })}</strong>}
-        <Button variant="link" className="ms-auto" aria-pressed={say} onClick={() => setSay(!say)}>
-          {text(say ? 'lesson.sayHide' : 'lesson.say')}
-        </Button>
-        <Link to={`/groups/${view.groupId}/gather/${view.date}`}>{text('lesson.gather')}</Link>
-        <Link to={`${here}/print`}>{text('lesson.print')}</Link>
-        {!past && (
-          <Button variant="link" onClick={() => setDialog('cover')}>
-            {text('lesson.cover')}
-          </Button>
-        )}
-        {planned && (
-          <Button variant="link" onClick={() => setDialog('copy')}>
-            {text('lesson.copy')}
-          </Button>
-        )}
-        <Button variant="link" disabled={!planned || !view.canUndo || change.isPending} onClick={() => change.mutate({ type: 'undo' })}>
-          {text('lesson.undo')}
-        </Button>
-      </div>
+      <LessonBar
+        view={view}
+        say={say}
+        canUndo={planned && view.canUndo && !change.isPending}
+        onSay={() => setSay(!say)}
+        onCover={past ? null : () => setDialog('cover')}
+        onCopy={planned ? () => setDialog('copy') : null}
+        onUndo={() => change.mutate({ type: 'undo' })}
+      />
       {change.error &&
         (change.error instanceof ApiProblem && change.error.code === 'too-few-words' && change.variables ? (
           <TooFewNote problem={change.error} asked={change.variables} onCommand={(c) => change.mutate(c)} />
@@ -169,8 +154,12 @@ function OpenLesson({ view }: { view: LessonView }) {
 /** The school's own memory phrases, by what they are for. */
 function usePhrases(): ReadonlyMap<string, string> {
   const { school } = useSchool();
-  const notes = useQuery({ queryKey: ['notes', school.id], staleTime: Infinity, queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })) });
-  return new Map((notes.data ?? []).map((n) => [n.subject, n.phrase]));
+  const notes = useQuery({
+    queryKey: ['notes', school.id],
+    staleTime: Infinity,
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })),
+  });
+  return new Map((notes.data?.notes ?? []).map((n) => [n.subject, n.phrase]));
 }
 
 function MinuteStrip({ view }: { view: LessonView }) {
@@ -180,7 +169,14 @@ function MinuteStrip({ view }: { view: LessonView }) {
   return (
     <svg className="strip" viewBox="0 0 100 6" preserveAspectRatio="none" role="img" aria-label={text('lesson.parts')}>
       {parts.map((part, i) => (
-        <rect key={part.kind} className={`strip-${part.kind}`} x={(100 * (starts[i] ?? 0)) / total} y="0" height="6" width={Math.max(0, (100 * (part.seconds ?? 0)) / total - 0.3)} />
+        <rect
+          key={part.kind}
+          className={`strip-${part.kind}`}
+          x={(100 * (starts[i] ?? 0)) / total}
+          y="0"
+          height="6"
+          width={Math.max(0, (100 * (part.seconds ?? 0)) / total - 0.3)}
+        />
       ))}
     </svg>
   );

@@ -28,7 +28,10 @@ export function Remark({ view, editable, busy, onCommand }: { view: LessonView; 
 /** Takes over another group's lesson of the same day. */
 export function CopyDialog({ view, onCommand, onHide }: { view: LessonView; onCommand: (command: Command) => void; onHide: () => void }) {
   const { school } = useSchool();
-  const groups = useQuery({ queryKey: ['groups', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })) });
+  const groups = useQuery({
+    queryKey: ['groups', school.id],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })),
+  });
   const others = (groups.data ?? []).filter((g) => g.id !== view.groupId);
   const [from, setFrom] = useState('');
   return (

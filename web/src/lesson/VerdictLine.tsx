@@ -5,7 +5,9 @@ import type { Verdict } from './lesson';
 export function VerdictLine({ verdict, name }: { verdict: Verdict; name?: string }) {
   const good = verdict.status === 'decodable' || verdict.status === 'tricky';
   const when = (need: Verdict['needs'][number]) =>
-    need.when ? text('verdict.when', { what: teachingText(need.what), date: need.when.date ? dayText(need.when.date) : 'none' }) : text('verdict.never', { what: teachingText(need.what) });
+    need.when
+      ? text('verdict.when', { what: teachingText(need.what), date: need.when.date ? dayText(need.when.date) : 'none' })
+      : text('verdict.never', { what: teachingText(need.what) });
   return (
     <p className={`verdict verdict-${good ? 'good' : 'not'}`}>
       <strong className={name ? undefined : 'literacy'}>{name ?? verdict.written}</strong> {textOf('verdict', verdict.status)}

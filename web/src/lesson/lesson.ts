@@ -76,7 +76,9 @@ export function useVerdicts(lesson: LessonView, part: PartKind, typed: string) {
     placeholderData: (before: Verdict[] | undefined) => before,
     queryFn: () =>
       answered(
-        client.GET('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/verdicts', { params: { path: { schoolId: school.id, groupId: lesson.groupId, date: lesson.date }, query: { text: typed, part } } }),
+        client.GET('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/verdicts', {
+          params: { path: { schoolId: school.id, groupId: lesson.groupId, date: lesson.date }, query: { text: typed, part } },
+        }),
       ),
   });
 }
@@ -84,12 +86,28 @@ export function useVerdicts(lesson: LessonView, part: PartKind, typed: string) {
 /** Every activity there is, and the templates it can stand in. */
 export function useTemplates() {
   const { school } = useSchool();
-  return useQuery({ queryKey: ['templates', school.id], staleTime: Infinity, queryFn: () => answered(client.GET('/api/schools/{schoolId}/templates', { params: { path: { schoolId: school.id } } })) });
+  return useQuery({
+    queryKey: ['templates', school.id],
+    staleTime: Infinity,
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/templates', { params: { path: { schoolId: school.id } } })),
+  });
 }
 
 /** True for an activity that takes typed words one by one, or a typed sentence. */
 export const takesText = (kind: ActivityKind) =>
-  ['read-words', 'read-unmarked', 'read-at-speed', 'read-aided-unaided', 'spell-words', 'recent-words', 'tricky-so-far', 'find-in-words', 'read-sentence', 'dictate-sentence', 'hunt-page'].includes(kind);
+  [
+    'read-words',
+    'read-unmarked',
+    'read-at-speed',
+    'read-aided-unaided',
+    'spell-words',
+    'recent-words',
+    'tricky-so-far',
+    'find-in-words',
+    'read-sentence',
+    'dictate-sentence',
+    'hunt-page',
+  ].includes(kind);
 
 /** The cards among items. */
 export const cardsOf = (items: readonly Item[]) => items.filter((i): i is CardItem => i.$type === 'card');

@@ -6,7 +6,7 @@ export type TileItem = Extract<Item, { $type?: 'word' | 'card' | 'made-up' | 'ga
 
 /** What the engine chose one by one. What is new is told, not chosen; a chain hangs together; words read again stand where they were read first. */
 const WITHOUT_TILES: Activity['kind'][] = ['word-chain', 'read-unmarked', 'read-at-speed', 'new-correspondence', 'where-it-stands', 'mouth-cue', 'memory-phrase', 'formation'];
-const TILES: (Item['$type'])[] = ['word', 'card', 'made-up', 'gap', 'choice', 'clue', 'picture', 'syllables', 'spellings', 'missing-word', 'sentence'];
+const TILES: Item['$type'][] = ['word', 'card', 'made-up', 'gap', 'choice', 'clue', 'picture', 'syllables', 'spellings', 'missing-word', 'sentence'];
 
 /** The item as a tile; null for one that is not. */
 export function tileOf(item: Item, kind: Activity['kind']): TileItem | null {

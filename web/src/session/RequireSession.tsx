@@ -1,26 +1,62 @@
+import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
+import { ErrorBoundary } from '../shell/ErrorBoundary';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { applyStyle, useStyle } from '../style/useStyle';
 import { setLanguage } from '../text/text';
-import { SchoolContext, useSession } from './session';
+import { ChooseSchool } from './ChooseSchool';
+import { useSessionEnded } from './ended';
+import { useSchoolAddress } from './SchoolRouter';
+import { SchoolContext, useSession, type Session } from './session';
+import { SignInAgain } from './SignInAgain';
 
-/** Shows what is inside to someone who is signed in; sends others to sign in and brings them back. */
+/** Shows what is inside to someone who is signed in; sends others to sign in and brings them back. A session that ends later covers the page and loses nothing of it. */
 export function RequireSession() {
   const session = useSession();
   const location = useLocation();
-  const style = useStyle(session.data?.schools[0]?.id);
+  const ended = useSessionEnded();
+  const [last, setLast] = useState<Session | null>(null);
+  if (session.data && session.data !== last) setLast(session.data);
+  const known = session.data ?? last;
   if (session.isPending) return <Loading />;
-  if (session.error) return <ErrorNote problem={session.error} retry={() => void session.refetch()} />;
-  const school = session.data?.schools[0];
-  if (!school) return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
-  if (style.isPending) return <Loading />;
-  if (style.error) return <ErrorNote problem={style.error} retry={() => void style.refetch()} />;
-  setLanguage(school.language);
-  applyStyle(style.data);
+  if (!known && session.error) return <ErrorNote problem={session.error} retry={() => void session.refetch()} />;
+  if (!known) return <Navigate to="/sign-in" state={{ from: location.pathname + location.search }} replace />;
   return (
-    <SchoolContext value={{ session: session.data!, school }}>
-      <Outlet />
-    </SchoolContext>
+    <>
+      <InSchool session={known} />
+      {(ended || session.data === null) && <SignInAgain before={known} />}
+    </>
   );
+}
+
+/** The school that the address names; the only one, where it names none. */
+function InSchool({ session }: { session: Session }) {
+  const { schoolId, enter } = useSchoolAddress();
+  const { pathname, search } = useLocation();
+  const school = session.schools.find((s) => s.id === schoolId);
+  const only = schoolId === null && session.schools.length === 1 ? session.schools[0] : undefined;
+  useEffect(() => {
+    if (only) enter(only.id, pathname + search);
+  }, [only, enter, pathname, search]);
+  if (only) return <Loading />;
+  if (!school) return <ChooseSchool session={session} unknown={schoolId !== null} />;
+  return (
+    <Styled schoolId={school.id} language={school.language}>
+      <SchoolContext value={{ session, school }}>
+        <ErrorBoundary at={pathname}>
+          <Outlet />
+        </ErrorBoundary>
+      </SchoolContext>
+    </Styled>
+  );
+}
+
+function Styled({ schoolId, language, children }: { schoolId: string; language: string; children: ReactNode }) {
+  const style = useStyle(schoolId);
+  if (style.isPending) return <Loading />;
+  if (!style.data) return <ErrorNote problem={style.error!} retry={() => void style.refetch()} />;
+  setLanguage(language);
+  applyStyle(style.data);
+  return children;
 }

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useEffect, useRef } from 'react';
 import { answered, client, forgetToken, type Schemas } from '../api/client';
+import { sessionEnded } from './ended';
 
 export type Session = Schemas['SessionView'];
 export type School = Schemas['SessionSchool'];
@@ -14,8 +15,33 @@ export function useSchool() {
   return value;
 }
 
+const LITTLE_AFTER_MIDNIGHT = 5_000;
+
+/** Until the day changes here: a tab that stays open must not think it is yesterday. */
+function untilTomorrow(now: Date): number {
+  return new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1).getTime() - now.getTime() + LITTLE_AFTER_MIDNIGHT;
+}
+
+/** Who is signed in, and what day it is at their schools: asked again when the tab is looked at again, and after midnight. */
 export function useSession() {
-  return useQuery({ queryKey: ['session'], queryFn: async (): Promise<Session | null> => (await answered(client.GET('/api/session'))) ?? null, staleTime: Infinity });
+  const queries = useQueryClient();
+  const session = useQuery({
+    queryKey: ['session'],
+    queryFn: async (): Promise<Session | null> => (await answered(client.GET('/api/session'))) ?? null,
+    staleTime: 60_000,
+    refetchOnWindowFocus: true,
+    refetchInterval: () => untilTomorrow(new Date()),
+    refetchIntervalInBackground: true,
+  });
+  const today = session.data?.schools.map((s) => s.today).join();
+  const seen = useRef(today);
+  useEffect(() => {
+    if (today === undefined) return;
+    // What is shown may be about "today" in many places: on a new day all of it is asked again.
+    if (seen.current !== undefined && seen.current !== today) void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+    seen.current = today;
+  }, [today, queries]);
+  return session;
 }
 
 export function useSignIn() {
@@ -27,16 +53,21 @@ export function useSignIn() {
       forgetToken();
       return session;
     },
-    onSuccess: (session) => queries.setQueryData(['session'], session),
+    onSuccess: (session) => {
+      sessionEnded(false);
+      queries.setQueryData(['session'], session);
+    },
   });
 }
 
+/** Signs out here, or everywhere; then nothing of the person is left in this tab. */
 export function useSignOut() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: () => answered(client.DELETE('/api/session')),
+    mutationFn: (everywhere: boolean) => answered(everywhere ? client.DELETE('/api/sessions') : client.DELETE('/api/session')),
     onSuccess: () => {
       forgetToken();
+      sessionEnded(false);
       queries.clear();
     },
   });

@@ -4,7 +4,8 @@ import { text } from '../text/text';
 
 /** What happened, what is safe, what to do. */
 export function ErrorNote({ problem, retry }: { problem: Error; retry?: () => void }) {
-  const sentence = problem instanceof ApiProblem && problem.code === 'offline' ? text('error.offline') : (problem instanceof ApiProblem && problem.message) || text('error.unknown');
+  const sentence =
+    problem instanceof ApiProblem && problem.code === 'offline' ? text('error.offline') : (problem instanceof ApiProblem && problem.message) || text('error.unknown');
   return (
     <Alert variant="danger" className="error-note">
       <span>{sentence}</span>

@@ -1,53 +1,96 @@
 import { useState } from 'react';
-import { Button } from 'react-bootstrap';
-import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { Nav, Navbar, NavDropdown } from 'react-bootstrap';
+import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { useSchoolAddress } from '../session/SchoolRouter';
 import { useSchool, useSignOut } from '../session/session';
-import { text } from '../text/text';
+import { text, type MessageKey } from '../text/text';
+import { ErrorBoundary } from './ErrorBoundary';
 import { KeysHelp } from './KeysHelp';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
 
+const PLACES: [string, MessageKey][] = [
+  ['/', 'nav.groups'],
+  ['/week', 'nav.week'],
+  ['/words', 'nav.words'],
+  ['/ladder', 'nav.ladder'],
+  ['/calendar', 'nav.calendar'],
+  ['/style', 'nav.style'],
+];
+
 /** The frame round every page but the board: where you are, where you can go. */
 export function Shell() {
   const { session, school } = useSchool();
+  const { enter } = useSchoolAddress();
   const signOut = useSignOut();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
+  const [open, setOpen] = useState(false);
   useKeys({ '?': () => setHelp(true) });
+  const leave = (everywhere: boolean) => signOut.mutate(everywhere, { onSuccess: () => void navigate('/sign-in') });
 
   return (
     <>
       <a className="skip" href="#main">
         {text('app.skip')}
       </a>
-      <header className="top">
-        <NavLink to="/" className="brand">
+      <Navbar as="header" expand="lg" expanded={open} onToggle={setOpen} className="top">
+        <NavLink to="/" className="brand" onClick={() => setOpen(false)}>
           <Mark />
           <span>{text('app.name')}</span>
         </NavLink>
-        <nav aria-label={text('nav.main')}>
-          <NavLink to="/" end>
-            {text('nav.groups')}
-          </NavLink>
-          <NavLink to="/week">{text('nav.week')}</NavLink>
-          <NavLink to="/words">{text('nav.words')}</NavLink>
-          <NavLink to="/ladder">{text('nav.ladder')}</NavLink>
-          <NavLink to="/calendar">{text('nav.calendar')}</NavLink>
-          <NavLink to="/style">{text('nav.style')}</NavLink>
-        </nav>
-        <p className="who">
-          <strong>{school.name}</strong>
-          <span>{session.name}</span>
-        </p>
-        <Button variant="link" size="sm" onClick={() => setHelp(true)}>
-          {text('nav.shortcuts')}
-        </Button>
-        <Button variant="outline-secondary" size="sm" onClick={() => signOut.mutate(undefined, { onSuccess: () => void navigate('/sign-in') })}>
-          {text('nav.signOut')}
-        </Button>
-      </header>
+        <Navbar.Toggle label={text('nav.menu')} aria-controls="places" aria-expanded={open} />
+        {/* Bootstrap's classes without its transition: what can be seen can be clicked at once. */}
+        <div id="places" className={`navbar-collapse collapse${open ? ' show' : ''}`}>
+          <nav className="places" aria-label={text('nav.main')}>
+            {PLACES.map(([to, label]) => (
+              <NavLink key={to} to={to} end={to === '/'} onClick={() => setOpen(false)}>
+                {text(label)}
+              </NavLink>
+            ))}
+          </nav>
+          <Nav className="ms-auto">
+            <NavDropdown
+              align="end"
+              title={
+                <span className="who">
+                  <strong>{school.name}</strong>
+                  <span>{session.name}</span>
+                </span>
+              }
+            >
+              {session.schools.length > 1 &&
+                session.schools
+                  .filter((s) => s.id !== school.id)
+                  .map((s) => (
+                    <NavDropdown.Item key={s.id} as="button" onClick={() => enter(s.id, '/')}>
+                      {text('school.change')}: {s.name}
+                    </NavDropdown.Item>
+                  ))}
+              <NavDropdown.Item as="button" onClick={() => setHelp(true)}>
+                {text('nav.shortcuts')}
+              </NavDropdown.Item>
+              {school.role === 'lead' && (
+                <NavDropdown.Item as={Link} to="/audit" onClick={() => setOpen(false)}>
+                  {text('nav.audit')}
+                </NavDropdown.Item>
+              )}
+              <NavDropdown.Divider />
+              <NavDropdown.Item as="button" onClick={() => leave(false)}>
+                {text('nav.signOut')}
+              </NavDropdown.Item>
+              <NavDropdown.Item as="button" onClick={() => leave(true)}>
+                {text('nav.signOutEverywhere')}
+              </NavDropdown.Item>
+            </NavDropdown>
+          </Nav>
+        </div>
+      </Navbar>
       <main id="main" className="page" tabIndex={-1}>
-        <Outlet />
+        <ErrorBoundary at={pathname}>
+          <Outlet />
+        </ErrorBoundary>
       </main>
       <footer className="foot no-print">
         <Link to="/about">{text('about.title')}</Link>

@@ -2,7 +2,8 @@ import { Link } from 'react-router';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useSchool } from '../session/session';
-import { ErrorNote } from '../shell/ErrorNote';
+import { SaveProblem } from '../shell/SaveProblem';
+import { useUnsaved } from '../shell/useUnsaved';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text, textOf } from '../text/text';
@@ -27,6 +28,9 @@ function StyleForm({ kept }: { kept: StyleView }) {
   const save = useSaveStyle(school.id);
   const [accent, setAccent] = useState(kept.accent);
   const [style, setStyle] = useState(kept.style);
+  const [stamp, setStamp] = useState(kept.stamp);
+  const unsaved = accent !== kept.accent || JSON.stringify(style) !== JSON.stringify(kept.style);
+  useUnsaved(unsaved);
   const lead = school.role === 'lead';
   const change = (part: Partial<HouseStyle>) => {
     save.reset();
@@ -35,7 +39,15 @@ function StyleForm({ kept }: { kept: StyleView }) {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const labels = Object.fromEntries(Object.entries(style.labels).filter(([, label]) => label.trim() !== ''));
-    save.mutate({ accent, style: { ...style, labels } }, { onSuccess: (saved) => setStyle(saved.style) });
+    save.mutate(
+      { stamp, body: { accent, style: { ...style, labels } } },
+      {
+        onSuccess: (saved) => {
+          setStyle(saved.style);
+          setStamp(saved.stamp);
+        },
+      },
+    );
   };
   const toggled = (list: readonly string[], id: string, on: boolean) => (on ? [...list, id] : list.filter((other) => other !== id));
   const switches = style.switches ?? kept.accents.find((a) => a.id === accent)?.switches ?? [];
@@ -50,7 +62,13 @@ function StyleForm({ kept }: { kept: StyleView }) {
           <fieldset disabled={!lead} className="settings">
             <section className="panel">
               <h2>{text('style.marks')}</h2>
-              <Choice name="marks" ids={['trays', 'cuts', 'papers']} prefix="style.marks" value={style.marks.style} onChange={(v) => change({ marks: { ...style.marks, style: v } })} />
+              <Choice
+                name="marks"
+                ids={['trays', 'cuts', 'papers']}
+                prefix="style.marks"
+                value={style.marks.style}
+                onChange={(v) => change({ marks: { ...style.marks, style: v } })}
+              />
               <div className="form-line">
                 <Form.Label htmlFor="mark-shape" className="mb-0">
                   {text('style.shape')}
@@ -70,17 +88,31 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 <Form.Label htmlFor="mark-weight" className="mb-0">
                   {text('style.weight')}
                 </Form.Label>
-                <Form.Range id="mark-weight" className="w-auto" min={1} max={4} value={style.marks.weight} onChange={(e) => change({ marks: { ...style.marks, weight: Number(e.target.value) } })} />
+                <Form.Range
+                  id="mark-weight"
+                  className="w-auto"
+                  min={1}
+                  max={4}
+                  value={style.marks.weight}
+                  onChange={(e) => change({ marks: { ...style.marks, weight: Number(e.target.value) } })}
+                />
               </div>
               <h3>{text('style.soundLabels')}</h3>
               <Choice name="sounds" ids={['ipa', 'plain']} prefix="style.soundLabels" value={style.soundLabels} onChange={(v) => change({ soundLabels: v })} />
               <h3>{text('style.counting')}</h3>
               <Choice name="counting" ids={['taps', 'sounds']} prefix="style.counting" value={style.counting} onChange={(v) => change({ counting: v })} />
               <h3>{text('style.lettering')}</h3>
-              <Form.Check id="one-storey" label={text('style.oneStorey')} checked={style.lettering.oneStorey} onChange={(e) => change({ lettering: { ...style.lettering, oneStorey: e.target.checked } })} />
+              <Form.Check
+                id="one-storey"
+                label={text('style.oneStorey')}
+                checked={style.lettering.oneStorey}
+                onChange={(e) => change({ lettering: { ...style.lettering, oneStorey: e.target.checked } })}
+              />
+              <Form.Label htmlFor="writing-lines" className="mb-0 mt-2">
+                {text('style.lines')}
+              </Form.Label>
               <Form.Control
-                aria-label={text('style.lines')}
-                placeholder={text('style.lines')}
+                id="writing-lines"
                 defaultValue={style.lettering.lines.join(', ')}
                 onBlur={(e) =>
                   change({
@@ -127,8 +159,14 @@ function StyleForm({ kept }: { kept: StyleView }) {
               </Form.Select>
               <p className="quiet small">{text('style.accentNone')}</p>
               {SWITCHES.map((id) => (
-                <Form.Check key={id} id={`switch-${id}`} label={textOf('style.switch', id)} checked={switches.includes(id)} onChange={(e) => change({ switches: toggled(switches, id, e.target.checked) })} />
-                ))}
+                <Form.Check
+                  key={id}
+                  id={`switch-${id}`}
+                  label={textOf('style.switch', id)}
+                  checked={switches.includes(id)}
+                  onChange={(e) => change({ switches: toggled(switches, id, e.target.checked) })}
+                />
+              ))}
               <h3>{text('style.leniencies')}</h3>
               {LENIENCIES.map((id) => (
                 <Form.Check
@@ -175,9 +213,9 @@ function StyleForm({ kept }: { kept: StyleView }) {
               <ChunkList chunks={style.chunks} onChange={(chunks) => change({ chunks })} />
             </section>
           </fieldset>
-          {save.error && <ErrorNote problem={save.error} />}
+          {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}
           {lead && (
-            <p className="save-line">
+            <p className={`save-line${unsaved ? ' is-unsaved' : ''}`}>
               <Button type="submit" disabled={save.isPending}>
                 {text('style.save')}
               </Button>{' '}

@@ -13,7 +13,9 @@ export function StyleSample({ view, accent, style }: { view: StyleView; accent: 
     queryKey: ['style-sample', school.id, accent, switches],
     placeholderData: keepPreviousData,
     queryFn: () =>
-      answered(client.GET('/api/schools/{schoolId}/style/sample', { params: { path: { schoolId: school.id }, query: switches === undefined ? { accent } : { accent, switches } } })),
+      answered(
+        client.GET('/api/schools/{schoolId}/style/sample', { params: { path: { schoolId: school.id }, query: switches === undefined ? { accent } : { accent, switches } } }),
+      ),
   });
   const sound = (sounds: string) =>
     style.soundLabels === 'ipa'

@@ -18,7 +18,8 @@ export function useStyle(schoolId: string | undefined) {
 export function useSaveStyle(schoolId: string) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: Schemas['StyleRequest']) => answered(client.POST('/api/schools/{schoolId}/style', { params: { path: { schoolId } }, body })),
+    mutationFn: ({ stamp, body }: { stamp: string; body: Schemas['StyleRequest'] }) =>
+      answered(client.POST('/api/schools/{schoolId}/style', { params: { path: { schoolId }, header: { 'If-Match': stamp } }, body })),
     onSuccess: (saved) => {
       applyStyle(saved);
       void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' && q.queryKey[0] !== 'style' });

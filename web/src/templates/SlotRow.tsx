@@ -27,7 +27,11 @@ export function SlotRow({ slot, part, activities, editable, isFirst, isLast, onC
           <span key={kind} className="chip">
             {textOf('activity', kind)}
             {editable && slot.kinds.length > 1 && (
-              <button type="button" aria-label={text('templates.removeKind', { activity: textOf('activity', kind) })} onClick={() => onChange({ ...slot, kinds: slot.kinds.filter((k) => k !== kind) })}>
+              <button
+                type="button"
+                aria-label={text('templates.removeKind', { activity: textOf('activity', kind) })}
+                onClick={() => onChange({ ...slot, kinds: slot.kinds.filter((k) => k !== kind) })}
+              >
                 ×
               </button>
             )}
@@ -49,7 +53,13 @@ export function SlotRow({ slot, part, activities, editable, isFirst, isLast, onC
           </Form.Select>
         )}
         {slot.kinds.length > 1 && (
-          <Form.Select size="sm" disabled={!editable} value={slot.takeTurns ? 'turns' : 'first'} aria-label={text('templates.turns')} onChange={(e) => onChange({ ...slot, takeTurns: e.target.value === 'turns' })}>
+          <Form.Select
+            size="sm"
+            disabled={!editable}
+            value={slot.takeTurns ? 'turns' : 'first'}
+            aria-label={text('templates.turns')}
+            onChange={(e) => onChange({ ...slot, takeTurns: e.target.value === 'turns' })}
+          >
             <option value="turns">{text('templates.turns')}</option>
             <option value="first">{text('templates.first')}</option>
           </Form.Select>
@@ -65,7 +75,13 @@ export function SlotRow({ slot, part, activities, editable, isFirst, isLast, onC
         aria-label={text('templates.items')}
         onChange={(e) => onChange({ ...slot, items: Math.min(30, Math.max(1, Number(e.target.value) || 1)) })}
       />
-      <Form.Select size="sm" disabled={!editable} value={slot.need} aria-label={text('templates.need')} onChange={(e) => onChange({ ...slot, need: e.target.value as Slot['need'] })}>
+      <Form.Select
+        size="sm"
+        disabled={!editable}
+        value={slot.need}
+        aria-label={text('templates.need')}
+        onChange={(e) => onChange({ ...slot, need: e.target.value as Slot['need'] })}
+      >
         {(['must', 'if-any', 'room'] as const).map((need) => (
           <option key={need} value={need}>
             {text(`templates.need.${need}`)}

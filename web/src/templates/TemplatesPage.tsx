@@ -6,6 +6,8 @@ import { useTemplates } from '../lesson/lesson';
 import { PartIcon } from '../lesson/PartIcon';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
+import { SaveProblem } from '../shell/SaveProblem';
+import { useUnsaved } from '../shell/useUnsaved';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text, textOf, weekdayText } from '../text/text';
@@ -26,7 +28,7 @@ export function TemplatesPage() {
   if (templates.error) return <ErrorNote problem={templates.error} retry={() => void templates.refetch()} />;
   const every = templates.data.templates.find((t) => t.weekday === null && t.template.day === day && t.template.minutes === minutes)!;
   const own = templates.data.templates.find((t) => t.weekday === weekday && t.template.day === day && t.template.minutes === minutes);
-  const kept = own ?? { ...every, weekday, own: false };
+  const kept = own ?? { ...every, weekday, own: false, stamp: templates.data.noStamp };
   return (
     <>
       <h1>{text('templates.title')}</h1>
@@ -56,7 +58,7 @@ export function TemplatesPage() {
           <Form.Label>{text('templates.weekday')}</Form.Label>
           <Form.Select value={weekday ?? ''} onChange={(e) => setWeekday(e.target.value === '' ? null : Number(e.target.value))}>
             <option value="">{text('templates.everyDay')}</option>
-            {[1, 2, 3, 4, 5].map((d) => (
+            {[1, 2, 3, 4, 5, 6, 7].map((d) => (
               <option key={d} value={d}>
                 {weekdayText(d)}
               </option>
@@ -73,14 +75,25 @@ function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activitie
   const { school } = useSchool();
   const queries = useQueryClient();
   const [template, setTemplate] = useState<Template>(kept.template);
-  const settle = { onSuccess: (all: Schemas['TemplatesView']) => queries.setQueryData(['templates', school.id], all) };
+  // What was loaded, until someone else's turns out to be newer: then saving says so before it lays this over theirs.
+  const [stamp, setStamp] = useState(kept.stamp);
+  useUnsaved(JSON.stringify(template) !== JSON.stringify(kept.template));
+  const settle = {
+    onSuccess: (all: Schemas['TemplatesView']) => {
+      queries.setQueryData(['templates', school.id], all);
+      setStamp(all.templates.find((t) => t.weekday === kept.weekday && t.template.day === template.day && t.template.minutes === template.minutes)?.stamp ?? all.noStamp);
+    },
+  };
   const path = { schoolId: school.id };
-  const save = useMutation({ mutationFn: () => answered(client.PUT('/api/schools/{schoolId}/templates', { params: { path }, body: { template, weekday: kept.weekday } })), ...settle });
+  const save = useMutation({
+    mutationFn: () => answered(client.PUT('/api/schools/{schoolId}/templates', { params: { path, header: { 'If-Match': stamp } }, body: { template, weekday: kept.weekday } })),
+    ...settle,
+  });
   const back = useMutation({
     mutationFn: () =>
       answered(
         client.DELETE('/api/schools/{schoolId}/templates/{day}/{minutes}', {
-          params: { path: { ...path, day: template.day, minutes: template.minutes }, query: kept.weekday === null ? {} : { weekday: kept.weekday } },
+          params: { path: { ...path, day: template.day, minutes: template.minutes }, query: kept.weekday === null ? {} : { weekday: kept.weekday }, header: { 'If-Match': stamp } },
         }),
       ),
     ...settle,
@@ -90,7 +103,8 @@ function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activitie
   return (
     <>
       <p>
-        <span className="status">{text(kept.own ? 'templates.own' : 'templates.shipped')}</span> {text('templates.sum', { minutes: Math.round(seconds.must / 60), total: template.minutes, maybe: Math.round(seconds['if-any'] / 60), room: Math.round(seconds.room / 60) })}
+        <span className="status">{text(kept.own ? 'templates.own' : 'templates.shipped')}</span>{' '}
+        {text('templates.sum', { minutes: Math.round(seconds.must / 60), total: template.minutes, maybe: Math.round(seconds['if-any'] / 60), room: Math.round(seconds.room / 60) })}
       </p>
       {template.parts.map((part, p) => (
         <section key={part.kind} className={`part part-${part.kind}`}>
@@ -120,7 +134,7 @@ function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activitie
           )}
         </section>
       ))}
-      {(save.error ?? back.error) && <ErrorNote problem={(save.error ?? back.error)!} />}
+      {(save.error ?? back.error) && <SaveProblem problem={(save.error ?? back.error)!} onMine={setStamp} />}
       {editable && (
         <p className="dialog-actions">
           <Button disabled={save.isPending || JSON.stringify(template) === JSON.stringify(kept.template)} onClick={() => save.mutate()}>

@@ -1,3 +1,4 @@
+import { audit } from './en-GB/audit';
 import { ladder } from './en-GB/ladder';
 import { lesson } from './en-GB/lesson';
 import { planning } from './en-GB/planning';
@@ -5,6 +6,7 @@ import { school } from './en-GB/school';
 
 /** Every sentence and label of the screens, as ICU messages. */
 export const messages = {
+  ...audit,
   ...ladder,
   ...school,
   ...lesson,
@@ -21,7 +23,8 @@ export const messages = {
   'nav.main': 'Main',
   'nav.shortcuts': 'Keys',
   'about.title': 'About Bold Ladder',
-  'about.what': 'Bold Ladder plans phonics lessons from the order your school teaches in. Every word that children read or spell is checked against what their group has been taught.',
+  'about.what':
+    'Bold Ladder plans phonics lessons from the order your school teaches in. Every word that children read or spell is checked against what their group has been taught.',
   'about.unread': 'The word list has not yet been read by a qualified teacher. If a word looks wrong, leave it out and tell your phonics lead.',
   'about.accents': 'Accents: Southern British, Northern English and General American. Scottish, Irish, Welsh and West Country have no profile yet.',
   'about.care': 'What is seen in lessons is not a diagnosis. Local curriculum and data-protection rules come first.',
@@ -36,6 +39,21 @@ export const messages = {
   'error.offline': 'The server can’t be reached. What is on the screen is safe; try again in a moment.',
   'error.unknown': 'Something went wrong. Nothing was changed; try again.',
   'error.retry': 'Try again',
+  'error.page': 'This page could not be shown.',
+  'error.pageHelp': 'What was saved is safe. Load the page again; if it happens once more, go back to the groups.',
+  'error.reload': 'Load again',
+  'save.theirs': 'See theirs in a new tab',
+  'save.mine': 'Keep mine: save will replace theirs',
+  'school.choose': 'Which school?',
+  'school.unknown': 'You don’t belong to the school of this address. Choose one of yours.',
+  'school.none': 'You belong to no school any more. Ask your phonics lead.',
+  'school.change': 'Change school',
+  'signIn.again': 'Sign in again',
+  'signIn.againWhy': 'Your session has ended. What you typed is kept under this and is there again once you have signed in.',
+  'nav.menu': 'Menu',
+  'nav.audit': 'Who did what',
+  'nav.signOutEverywhere': 'Sign out everywhere',
+  'lesson.menu': 'More',
   'error.noPage': 'There is no page at this address.',
   'error.home': 'Go to the groups',
   'signIn.title': 'Sign in',
@@ -157,8 +175,7 @@ export const messages = {
   'reason.all-taught': 'every word can be read today',
   'reason.not-taught': '{0} is not taught yet',
   'reason.unknown-word': '{0} is not in the word list',
-  'reason.few-words':
-    'Only {1, plural, =0 {no words} one {one word} other {# words}} with {0} can be read yet, so practise by ear, by spotting and by forming the letters.',
+  'reason.few-words': 'Only {1, plural, =0 {no words} one {one word} other {# words}} with {0} can be read yet, so practise by ear, by spotting and by forming the letters.',
   'board.title': 'Board: {group}',
   'board.position': '{at} of {total}',
   'board.listen': 'Listen',

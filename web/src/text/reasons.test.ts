@@ -6,8 +6,34 @@ import { reasonText, textOf } from './text';
 /** Every activity the engine knows, as the generated types list them. */
 const kinds = [
   ...['grapheme-cards', 'last-miss', 'sound-to-spellings', 'oral-blending', 'oral-segmenting', 'clues', 'recent-words', 'tricky-so-far'],
-  ...['hear-sound', 'new-correspondence', 'where-it-stands', 'mouth-cue', 'memory-phrase', 'formation', 'spot-grapheme', 'set-beside', 'new-tricky-word', 'new-pattern', 'new-suffix', 'cut-syllables'],
-  ...['read-words', 'read-unmarked', 'read-at-speed', 'read-aided-unaided', 'made-up-words', 'word-chain', 'word-lines', 'spell-words', 'missing-grapheme', 'choose-spelling', 'sort-words', 'has-sound'],
+  ...[
+    'hear-sound',
+    'new-correspondence',
+    'where-it-stands',
+    'mouth-cue',
+    'memory-phrase',
+    'formation',
+    'spot-grapheme',
+    'set-beside',
+    'new-tricky-word',
+    'new-pattern',
+    'new-suffix',
+    'cut-syllables',
+  ],
+  ...[
+    'read-words',
+    'read-unmarked',
+    'read-at-speed',
+    'read-aided-unaided',
+    'made-up-words',
+    'word-chain',
+    'word-lines',
+    'spell-words',
+    'missing-grapheme',
+    'choose-spelling',
+    'sort-words',
+    'has-sound',
+  ],
   ...['find-in-words', 'hunt-page', 'picture-to-word', 'label-picture'],
   ...['read-sentence', 'oral-sentence', 'phrase-to-picture', 'dictate-sentence', 'own-sentence', 'read-text', 'crossword', 'fill-gap', 'story-prompt'],
 ] as Schemas['ActivityKind'][];
@@ -25,7 +51,9 @@ describe('the words for lessons', () => {
   });
 
   it('tell what came instead of an activity with too few words, or that it was left out', () => {
-    expect(reasonText({ code: 'too-few-for', arguments: ['read-sentence', 'oral-sentence'] })).toBe('Too few words for “Read it together” today: “Say a sentence with” came instead.');
+    expect(reasonText({ code: 'too-few-for', arguments: ['read-sentence', 'oral-sentence'] })).toBe(
+      'Too few words for “Read it together” today: “Say a sentence with” came instead.',
+    );
     expect(reasonText({ code: 'too-few-for', arguments: ['spell-words'] })).toBe('Too few words for “Spell words” today: it was left out.');
   });
 

@@ -87,14 +87,16 @@ export function textOf(prefix: string, code: string, values: Record<string, stri
 
 /** A reason as the engine gives it, put into words. */
 export function reasonText(reason: Schemas['Reason']): string {
-  if (reason.code === 'too-few-for') return text('reason.too-few-for', { 0: textOf('activity', reason.arguments[0]!), 1: reason.arguments[1] ? textOf('activity', reason.arguments[1]) : 'undefined' });
+  if (reason.code === 'too-few-for')
+    return text('reason.too-few-for', { 0: textOf('activity', reason.arguments[0]!), 1: reason.arguments[1] ? textOf('activity', reason.arguments[1]) : 'undefined' });
   const shown = reason.code === 'uses-pattern' ? reason.arguments.map((a) => textOf('pattern', a)) : reason.arguments;
   return textOf('reason', reason.code, Object.fromEntries(shown.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : a])));
 }
 
 /** What is wrong with a rung's place, put into words. */
 export function warningText(warning: Schemas['Reason']): string {
-  if (warning.code === 'second-sound') return text('warning.second-sound', { 0: soundText(warning.arguments[0]!), 1: Number(warning.arguments[1]), 2: Number(warning.arguments[2]) });
+  if (warning.code === 'second-sound')
+    return text('warning.second-sound', { 0: soundText(warning.arguments[0]!), 1: Number(warning.arguments[1]), 2: Number(warning.arguments[2]) });
   if (warning.code === 'approach-left') return textOf('approachRule', warning.arguments[0]!, { 0: teachingText(warning.arguments[1]!) });
   if (warning.code === 'checkpoint-missed') return text('warning.checkpoint-missed', { 0: stageText(teachingText(warning.arguments[0]!)), 1: dayText(warning.arguments[1]!) });
   return textOf('warning', warning.code, Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : teachingText(a)])));

@@ -14,12 +14,18 @@ type Day = Schemas['WeekDayView'];
 /** All groups by days: what is planned, what is empty, what broke; and planning it all in one go. */
 export function WeekPage() {
   const { school } = useSchool();
-  const { date = school.today } = useParams();
+  const { date } = useParams();
   const [params] = useSearchParams();
   const weeks = params.get('weeks') === '2' ? 2 : 1;
   const week = useQuery({
-    queryKey: ['week', school.id, date, weeks],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/weeks/{date}', { params: { path: { schoolId: school.id, date }, query: { weeks } } })),
+    // Without a day it is the week of the next lesson, which changes with the day.
+    queryKey: ['week', school.id, date ?? `next to ${school.today}`, weeks],
+    queryFn: () => {
+      const path = { schoolId: school.id };
+      return date === undefined
+        ? answered(client.GET('/api/schools/{schoolId}/weeks', { params: { path, query: { weeks } } }))
+        : answered(client.GET('/api/schools/{schoolId}/weeks/{date}', { params: { path: { ...path, date }, query: { weeks } } }));
+    },
   });
   usePageTitle(text('nav.week'));
   if (week.isPending) return <Loading />;
@@ -29,6 +35,7 @@ export function WeekPage() {
 
 function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
   const planning = usePlanning();
+  const perWeek = week.days.length / weeks;
   const cells = week.groups.flatMap((group) => group.days.map((day) => ({ group, day })));
   const empty = cells.filter(({ day }) => day.label !== null && day.status === null);
   const broken = cells.filter(({ day }) => day.broken > 0 && day.expected === null);
@@ -47,7 +54,12 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
           <Link to={to(7)}>{text('week.next')} →</Link>
           <ButtonGroup size="sm">
             {[1, 2].map((n) => (
-              <Link key={n} className={`btn btn-sm btn-outline-primary${n === weeks ? ' active' : ''}`} aria-current={n === weeks} to={`/week/${week.from}${n === 2 ? '?weeks=2' : ''}`}>
+              <Link
+                key={n}
+                className={`btn btn-sm btn-outline-primary${n === weeks ? ' active' : ''}`}
+                aria-current={n === weeks}
+                to={`/week/${week.from}${n === 2 ? '?weeks=2' : ''}`}
+              >
                 {text(n === 1 ? 'week.one' : 'week.two')}
               </Link>
             ))}
@@ -66,14 +78,21 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
         ) : (
           <>
             {empty.length > 0 ? (
-              <Button onClick={() => void planning.plan(empty.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date })))}>{text('week.plan', { count: empty.length })}</Button>
+              <Button onClick={() => void planning.plan(empty.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date })))}>
+                {text('week.plan', { count: empty.length })}
+              </Button>
             ) : (
               <span className="quiet">{text('week.planned')}</span>
             )}
             {broken.length > 0 && (
               <Button
                 variant="outline-primary"
-                onClick={() => void planning.change(broken.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })), 'repair')}
+                onClick={() =>
+                  void planning.change(
+                    broken.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })),
+                    'repair',
+                  )
+                }
               >
                 {text('week.mend', { count: broken.length })}
               </Button>
@@ -82,7 +101,12 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
               <Button
                 variant="outline-primary"
                 title={text('week.againHelp')}
-                onClick={() => void planning.change(slipped.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })), 'plan-again')}
+                onClick={() =>
+                  void planning.change(
+                    slipped.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })),
+                    'plan-again',
+                  )
+                }
               >
                 {text('week.again', { count: slipped.length })}
               </Button>
@@ -101,7 +125,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
             <thead>
               <tr>
                 <th scope="col">{text('week.group')}</th>
-                {week.days.slice(5 * w, 5 * w + 5).map((d) => (
+                {week.days.slice(perWeek * w, perWeek * (w + 1)).map((d) => (
                   <th key={d} scope="col">
                     {shortDayText(d)}
                   </th>
@@ -115,7 +139,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                     {group.name}
                     <span className="quiet small d-block">{text('groups.minutes', { minutes: group.lessonMinutes })}</span>
                   </th>
-                  {group.days.slice(5 * w, 5 * w + 5).map((day) => (
+                  {group.days.slice(perWeek * w, perWeek * (w + 1)).map((day) => (
                     <td key={day.date}>
                       <DayCell groupId={group.groupId} name={group.name} day={day} available={group.lessonMinutes} />
                     </td>
@@ -157,7 +181,11 @@ function DayCell({ groupId, name, day, available }: { groupId: string; name: str
   const named = labelText(day.label);
   const label = <span className={named !== day.label || isQuietDay(day.label) ? 'week-label' : 'week-label literacy'}>{named}</span>;
   return (
-    <Link className={`week-day${day.status === null ? ' week-empty' : ''}${day.broken > 0 || day.expected ? ' week-broken' : ''}`} to={`/groups/${groupId}/lessons/${day.date}`} aria-label={`${name}, ${dayText(day.date)}`}>
+    <Link
+      className={`week-day${day.status === null ? ' week-empty' : ''}${day.broken > 0 || day.expected ? ' week-broken' : ''}`}
+      to={`/groups/${groupId}/lessons/${day.date}`}
+      aria-label={`${name}, ${dayText(day.date)}`}
+    >
       {label}
       {day.status === null ? (
         <span className="quiet small">{text('week.empty')}</span>

@@ -26,7 +26,8 @@ public static class MoveSuggestions
         Best(ladder, rung, PlaceAnswers.Of(ladder, rung, index), index);
 
     /// <summary>The moves that gain most, one for a rung, the best first: those that end a warning before those that only make words readable earlier.</summary>
-    public static ImmutableArray<MoveSuggestion> Of(Ladder ladder, WordIndex index, int count)
+    /// <param name="sideBySide">How many places are worked out at once; all the machine can when none is given.</param>
+    public static ImmutableArray<MoveSuggestion> Of(Ladder ladder, WordIndex index, int count, int? sideBySide = null, CancellationToken stop = default)
     {
         var now = LadderAnalysis.Of(ladder, index);
         // A ladder without a warning has none to end, so that no rung may leave its stage.
@@ -34,7 +35,7 @@ public static class MoveSuggestions
         var promising = EarlierMoves(ladder, index, anywhere).GroupBy(m => m.From).OrderByDescending(r => r.Max(m => m.Gain)).Take(Promising).Select(r => r.Key);
         var warned = Enumerable.Range(0, ladder.Rungs.Length).Where(r => !now.Rungs[r].Warnings.IsEmpty).Take(Warned).ToList();
         var tried = promising.Except(warned).Select(r => (Rung: r, Within: anywhere ? int.MaxValue : AcrossStage(ladder, r))).Concat(warned.Select(r => (Rung: r, Within: int.MaxValue)));
-        return [.. tried.Select(r => Best(ladder, r.Rung, PlaceAnswers.Of(ladder, r.Rung, index, r.Within), index)).OfType<MoveSuggestion>()
+        return [.. tried.Select(r => Best(ladder, r.Rung, PlaceAnswers.Of(ladder, r.Rung, index, r.Within, sideBySide, stop), index)).OfType<MoveSuggestion>()
             .OrderByDescending(m => m.Fixes.Length).ThenByDescending(m => m.Reading).Take(count)];
     }
 

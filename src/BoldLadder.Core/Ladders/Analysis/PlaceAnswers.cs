@@ -15,12 +15,13 @@ public static class PlaceAnswers
 {
     /// <param name="within">Only places so near are tried.</param>
     /// <param name="sideBySide">How many are worked out at once; all the machine can when none is given.</param>
-    public static ImmutableArray<PlaceAnswer> Of(Ladder ladder, int rung, WordIndex index, int within = int.MaxValue, int? sideBySide = null)
+    /// <exception cref="OperationCanceledException">Stopped on the way.</exception>
+    public static ImmutableArray<PlaceAnswer> Of(Ladder ladder, int rung, WordIndex index, int within = int.MaxValue, int? sideBySide = null, CancellationToken stop = default)
     {
         var first = Math.Max(0, rung - (long)within);
         var last = Math.Min(ladder.Rungs.Length - 1, rung + (long)within);
         return [.. Enumerable.Range((int)first, (int)(last - first) + 1).AsParallel().AsOrdered()
-            .WithDegreeOfParallelism(sideBySide ?? Environment.ProcessorCount).Select(to => Answer(to, LadderAnalysis.Of(ladder.Moved(rung, to), index)))];
+            .WithDegreeOfParallelism(sideBySide ?? Environment.ProcessorCount).WithCancellation(stop).Select(to => Answer(to, LadderAnalysis.Of(ladder.Moved(rung, to), index)))];
     }
 
     internal static PlaceAnswer Answer(int to, LadderAnalysis analysis) =>

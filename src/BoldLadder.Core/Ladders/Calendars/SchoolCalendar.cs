@@ -50,7 +50,6 @@ public sealed class SchoolCalendar
     /// <summary>Days without lessons that make a break a long one, and a summer.</summary>
     private const int LongBreak = 9;
     private const int Summer = 28;
-    private const int Week = 7;
 
     private readonly ImmutableArray<DateOnly> days;
 
@@ -101,7 +100,7 @@ public sealed class SchoolCalendar
         {
             var gap = days[i].DayNumber - days[i - 1].DayNumber;
             if (gap > LongBreak) (back, weeks, kind) = gap > Summer && Rhythm.RecapWeeks > 0 ? (days[i], Rhythm.RecapWeeks, DayKind.Recap) : (days[i], 1, DayKind.Return);
-            if (Rhythm == Rhythm.None || back is not { } first || days[i] >= StartOfWeek(first).AddDays(weeks * Week) || kinds[i] == DayKind.Check) continue;
+            if (Rhythm == Rhythm.None || back is not { } first || days[i] >= SchoolWeekday.Monday(first).AddDays(weeks * SchoolWeekday.DaysInWeek) || kinds[i] == DayKind.Check) continue;
             kinds[i] = kind;
         }
         return [.. kinds];
@@ -109,12 +108,12 @@ public sealed class SchoolCalendar
 
     private void MarkWeekEnds(DayKind[] kinds, (DateOnly First, DateOnly Last) term)
     {
-        var start = StartOfWeek(term.First);
+        var start = SchoolWeekday.Monday(term.First);
         for (var i = 0; i < days.Length; i++)
         {
             if (days[i] < term.First || days[i] > term.Last) continue;
-            var week = ((days[i].DayNumber - start.DayNumber) / Week) + 1;
-            var isLast = i + 1 == days.Length || StartOfWeek(days[i + 1]) != StartOfWeek(days[i]);
+            var week = ((days[i].DayNumber - start.DayNumber) / SchoolWeekday.DaysInWeek) + 1;
+            var isLast = i + 1 == days.Length || SchoolWeekday.Monday(days[i + 1]) != SchoolWeekday.Monday(days[i]);
             if (!isLast) continue;
             if (Rhythm.CheckWeeks > 0 && week % Rhythm.CheckWeeks == 0)
             {
@@ -127,6 +126,4 @@ public sealed class SchoolCalendar
             }
         }
     }
-
-    private static DateOnly StartOfWeek(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % Week));
 }

@@ -61,7 +61,7 @@ public abstract record LadderStep
     }
 
     private protected static string Name(string text) =>
-        text is { Length: > 0 and <= LadderEditing.LongestName } && text == text.Trim() && !text.Any(char.IsControl) ? text : throw new LadderRefusedException("bad-name", text);
+        PlainName.Is(text, LadderEditing.LongestName) ? text : throw new LadderRefusedException("bad-name", text);
 }
 
 /// <summary>A new rung after another; null puts it first.</summary>
@@ -72,6 +72,7 @@ public sealed record InsertRung(RungDocument Rung, string? After) : LadderStep
         if (ladder.Rungs.Length >= LadderEditing.MostRungs) throw new LadderRefusedException("too-many-rungs", $"{LadderEditing.MostRungs}");
         if (ladder.IndexOf(Name(Rung.Id)) >= 0) throw new LadderRefusedException("rung-exists", Rung.Id);
         Name(Rung.Stage);
+        if (Rung.Reason is { } reason) Name(reason);
         var rung = Checked(Known(Rung.ToRung));
         foreach (var tricky in rung.Tricky) ladder = new PlaceTricky(tricky, null).Apply(ladder);
         return Put(ladder, rung, After);

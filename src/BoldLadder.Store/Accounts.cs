@@ -1,0 +1,42 @@
+namespace BoldLadder.Store;
+
+/// <summary>A person signed in somewhere: what the cookie names. Ends by signing out, by time, with a new password, or when the account is locked.</summary>
+public sealed class UserSession
+{
+    public required Guid Id { get; init; }
+
+    public required Guid UserId { get; init; }
+
+    public required DateTime StartedAt { get; init; }
+
+    /// <summary>When it was last used, to some minutes.</summary>
+    public required DateTime SeenAt { get; set; }
+
+    public DateTime? EndedAt { get; set; }
+}
+
+/// <summary>What happened at the door. Append-only; no address, no name, nothing that was typed.</summary>
+public sealed class AccountEvent
+{
+    public required Guid Id { get; init; }
+
+    /// <summary>Null where no account has the address that was typed.</summary>
+    public Guid? UserId { get; init; }
+
+    public required DateTime At { get; init; }
+
+    /// <summary>signed-in, sign-in-failed, sign-in-refused, signed-out, signed-out-everywhere.</summary>
+    public required string Action { get; init; }
+}
+
+/// <summary>Wrong tries to sign in under one name from one place, whether there is such an account or not.</summary>
+public sealed class SignInTries
+{
+    /// <summary>A hash of what was typed and where it came from.</summary>
+    public required byte[] Key { get; init; }
+
+    public required int Failed { get; set; }
+
+    /// <summary>No further try is looked at before this.</summary>
+    public required DateTime WaitsUntil { get; set; }
+}

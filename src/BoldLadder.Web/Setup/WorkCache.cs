@@ -1,0 +1,46 @@
+using Microsoft.Extensions.Caching.Memory;
+
+namespace BoldLadder.Web.Setup;
+
+/// <summary>
+/// What is worked out once and kept while it is asked for. It has a size, and one maker at a time for each key. A key names what the
+/// answer depends on, by content, or begins with the school: an id that a client made is never enough.
+/// </summary>
+public sealed class WorkCache(IConfiguration configuration) : IDisposable
+{
+    private const int UsualMegabytes = 512;
+    private static readonly TimeSpan Unused = TimeSpan.FromHours(1);
+    private readonly MemoryCache cache = new(new MemoryCacheOptions { SizeLimit = configuration.GetValue("CacheMegabytes", UsualMegabytes) * 1024L });
+
+    /// <summary>The value of a key, made by whoever asks first.</summary>
+    /// <param name="kilobytes">Roughly what it weighs.</param>
+    public T Of<T>(object key, int kilobytes, Func<T> make)
+    {
+        var kept = cache.GetOrCreate(key, entry =>
+        {
+            (entry.SlidingExpiration, entry.Size) = (Unused, kilobytes);
+            return new Lazy<T>(make);
+        })!;
+        try
+        {
+            return kept.Value;
+        }
+        catch
+        {
+            // What could not be made is tried again by the next who asks.
+            cache.Remove(key);
+            throw;
+        }
+    }
+
+    /// <summary>The newest value of a key only: one made for another state gives way.</summary>
+    public T Newest<T>(object key, string state, int kilobytes, Func<T> make)
+    {
+        if (cache.TryGetValue<(string State, Lazy<T> Value)>(key, out var kept) && kept.State == state) return kept.Value.Value;
+        var made = new Lazy<T>(make);
+        cache.Set(key, (state, made), new MemoryCacheEntryOptions { SlidingExpiration = Unused, Size = kilobytes });
+        return made.Value;
+    }
+
+    public void Dispose() => cache.Dispose();
+}

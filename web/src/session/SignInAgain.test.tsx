@@ -1,0 +1,83 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, render } from '@testing-library/react';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { makeQueries } from '../api/queries';
+import { ApiProblem } from '../api/client';
+import { sessionEnded } from './ended';
+import { RequireSession } from './RequireSession';
+
+const school = { id: '00000000-0000-7000-8000-000000000001', name: 'One', role: 'lead', today: '2026-11-24', accent: 'southern-british', language: 'en-GB', paperSize: 'A4' };
+const style = {
+  accent: 'southern-british',
+  style: { labels: {}, soundLabels: 'ipa', counting: 'taps', marks: { style: 'trays', shape: 'round', weight: 2 }, lettering: { oneStorey: true, lines: [] } },
+  sounds: [],
+};
+let session: unknown = null;
+
+vi.mock('./SchoolRouter', () => ({ useSchoolAddress: () => ({ schoolId: school.id, enter: () => undefined }) }));
+
+vi.mock('../api/client', async (original) => {
+  const real = await original<typeof import('../api/client')>();
+  const GET = (path: string) => Promise.resolve({ data: path.endsWith('/style') ? style : session, response: new Response() });
+  return { ...real, client: { GET } };
+});
+
+beforeEach(() => {
+  session = { name: 'Ann', schools: [school] };
+  sessionEnded(false);
+});
+
+afterEach(cleanup);
+
+async function shown() {
+  const queries = makeQueries();
+  const page = render(
+    <QueryClientProvider client={queries}>
+      <MemoryRouter initialEntries={['/here']}>
+        <Routes>
+          <Route path="/sign-in" element={<p>signed out</p>} />
+          <Route element={<RequireSession />}>
+            <Route path="/here" element={<input aria-label="typed" />} />
+          </Route>
+        </Routes>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  await vi.waitFor(() => expect(page.container.innerHTML).toMatch(/typed|signed out/));
+  return { queries, page };
+}
+
+test('a session that ends under way covers the page and keeps what was typed', async () => {
+  const { queries, page } = await shown();
+  const field = page.getByLabelText('typed') as HTMLInputElement;
+  field.value = 'half a sentence';
+  await act(() =>
+    queries
+      .fetchQuery({
+        queryKey: ['x'],
+        retry: false,
+        queryFn: () => {
+          throw new ApiProblem('signed-out', 401, 'You are not signed in.');
+        },
+      })
+      .catch(() => undefined),
+  );
+  await vi.waitFor(() => expect(document.body.textContent).toContain('Sign in again'));
+  expect(page.getByLabelText('typed')).toBe(field);
+  expect(field.value).toBe('half a sentence');
+});
+
+test('a session that ended in another tab is noticed when this one is looked at again', async () => {
+  const { queries, page } = await shown();
+  session = null;
+  await act(() => queries.refetchQueries({ queryKey: ['session'] }));
+  await vi.waitFor(() => expect(document.body.textContent).toContain('Sign in again'));
+  expect(page.getByLabelText('typed')).toBeDefined();
+});
+
+test('who was never signed in is sent to sign in', async () => {
+  session = null;
+  const { page } = await shown();
+  expect(page.container.textContent).toBe('signed out');
+});
