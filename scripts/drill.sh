@@ -38,6 +38,12 @@ end() {
   port_taken "$PORT" && die "the port is still taken after stopping"
   return 0
 }
+# The process of the clone's PostgreSQL.
+postmaster() {
+  local found; found="$(find "$CLONE/app/.run/pg" -name postmaster.pid -exec head -n 1 {} \; 2>/dev/null)"
+  [ -n "$found" ] || found="$(find /var/tmp/bold-ladder-* -path '*/pg/data/postmaster.pid' -exec head -n 1 {} \; 2>/dev/null | tail -n 1)"
+  echo "$found"
+}
 serves() { node -e 'fetch(process.argv[1]).then(r=>r.text()).then(t=>process.exit(t.includes("Bold Ladder")?0:1),()=>process.exit(1))' "http://127.0.0.1:$PORT/" || die "the page is not served"; }
 
 begin 900 ./start --port "$PORT"
@@ -64,13 +70,24 @@ begin 60 ./start --port "$PORT"
 serves
 kill -9 "$STARTED" "$(cat "$CLONE/app/.run/app.pid")"
 wait "$STARTED" 2>/dev/null
-postmaster="$(find "$CLONE/app/.run/pg" -name postmaster.pid -exec head -n 1 {} \; 2>/dev/null)"
-[ -n "$postmaster" ] || postmaster="$(find /var/tmp/bold-ladder-* -path '*/pg/data/postmaster.pid' -exec head -n 1 {} \; 2>/dev/null | tail -n 1)"
-kill -9 "$postmaster"
+kill -9 "$(postmaster)"
 begin 60 ./start --port "$PORT"
 serves
 [ "$accounts" = "$(cat "$CLONE/app/.run/demo-accounts.tsv")" ] || die "the demo school was loaded twice"
 echo "drill: start after kill -9 of app and database ${TOOK} s"
+end
+
+# The app dies by itself: start ends with an error and says so. The database dies: start brings it back.
+begin 60 ./start --port "$PORT"
+echo "drill: start with nothing to build ${TOOK} s"
+kill -9 "$(cat "$CLONE/app/.run/app.pid")"
+if wait "$STARTED"; then die "start ended well although the app had died"; fi
+STARTED=0
+grep -q 'ended by itself' "$CLONE/out" || die "start did not say that the app had died"
+begin 60 ./start --port "$PORT"
+kill -9 "$(postmaster)"
+for _ in $(seq 1 100); do grep -q 'starting it again' "$CLONE/out" && serves && break; sleep 0.2; done
+node -e 'fetch(process.argv[1]).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$PORT/health" || { sleep 3; node -e 'fetch(process.argv[1]).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$PORT/health"; } || die "the database did not come back"
 end
 
 begin 60 ./start --port "$PORT" --fresh

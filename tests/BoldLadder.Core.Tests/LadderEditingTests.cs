@@ -151,4 +151,16 @@ public class LadderEditingTests
         Assert.Contains(lost, m => m.Word.Spelling == "fish");
         Assert.Equal(lost.Select(m => m.Word), gained.Select(m => m.Word));
     }
+
+    [Theory]
+    [InlineData("\u202eturned round")]
+    [InlineData("hidden\u2066mark")]
+    [InlineData(" space in front")]
+    public void A_new_rung_is_refused_with_a_reason_or_a_name_that_can_not_be_seen_as_it_is_written(string text)
+    {
+        foreach (var rung in new[] { new RungDocument("new", "Stage", ["sh=ʃ"], [], [], text), new RungDocument("new", text, ["sh=ʃ"], [], []), new RungDocument("new", "Stage", ["sh=ʃ"], [], [], new string('x', 121)) })
+        {
+            Assert.Equal("bad-name", Assert.Throws<LadderRefusedException>(() => LadderEditing.Apply(Given.LettersFirst, [new InsertRung(rung, null)])).Code);
+        }
+    }
 }

@@ -234,6 +234,18 @@ public sealed class SessionTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Someone_of_two_schools_sees_both_and_each_in_their_role()
+    {
+        await school.AlsoIn(school.OtherSchool, "teacher", Role.Lead);
+        var teacher = await school.As("teacher");
+        var session = await teacher.Get<SessionView>("/api/session");
+        Assert.Equal(new Dictionary<Guid, Role> { [school.School] = Role.Teacher, [school.OtherSchool] = Role.Lead }, session.Schools.ToDictionary(s => s.Id, s => s.Role));
+        Assert.True(await IsIn(teacher));
+        Assert.Equal(HttpStatusCode.OK, (await teacher.Send(HttpMethod.Get, $"/api/schools/{school.OtherSchool}/audit")).StatusCode);
+        await TestClient.Problem(await teacher.Send(HttpMethod.Get, $"/api/schools/{school.School}/audit"), HttpStatusCode.Forbidden);
+    }
+
+    [Fact]
     public void Passwords_are_hashed_with_as_many_rounds_as_owasp_asks()
     {
         var services = new ServiceCollection().AddLogging();

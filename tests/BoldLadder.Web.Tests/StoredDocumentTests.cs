@@ -35,6 +35,15 @@ public class StoredDocumentTests
         Assert.All(Stored(), s => Assert.True(Keeps(JsonNode.Parse(s.Text), JsonNode.Parse(Kinds[s.Kind](s.Text))), $"{s.Kind} loses something"));
     }
 
+    [Fact]
+    public void A_number_in_place_of_a_name_is_never_read_from_a_document()
+    {
+        var lesson = Stored().First(s => s.Kind == "lesson").Text;
+        Assert.Throws<FormatException>(() => LessonDocument.Read(lesson.Replace("\"kind\":\"revisit\"", "\"kind\":99", StringComparison.Ordinal)));
+        var style = Stored().First(s => s.Kind == "style").Text;
+        Assert.Throws<FormatException>(() => HouseStyle.Read(style.Replace("\"soundLabels\":\"ipa\"", "\"soundLabels\":99", StringComparison.Ordinal)));
+    }
+
     /// <summary>Every column that holds a document has its kind here.</summary>
     [Fact]
     public void Each_kind_of_document_the_tables_have_is_stored_here()

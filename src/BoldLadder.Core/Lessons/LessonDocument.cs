@@ -11,7 +11,7 @@ public static class LessonDocument
     {
         PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
         AllowOutOfOrderMetadataProperties = true,
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) },
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false) },
     };
 
     public static string Write(Lesson lesson) => JsonSerializer.Serialize(lesson, Json);

@@ -15,7 +15,9 @@ const style = {
 };
 let session: unknown = null;
 
-vi.mock('./SchoolRouter', () => ({ useSchoolAddress: () => ({ schoolId: school.id, enter: () => undefined }) }));
+let address: { schoolId: string | null } = { schoolId: school.id };
+const entered: string[] = [];
+vi.mock('./SchoolRouter', () => ({ useSchoolAddress: () => ({ ...address, enter: (id: string, path: string) => entered.push(`${id} ${path}`) }) }));
 
 vi.mock('../api/client', async (original) => {
   const real = await original<typeof import('../api/client')>();
@@ -26,11 +28,13 @@ vi.mock('../api/client', async (original) => {
 beforeEach(() => {
   session = { name: 'Ann', schools: [school] };
   sessionEnded(false);
+  address = { schoolId: school.id };
+  entered.length = 0;
 });
 
 afterEach(cleanup);
 
-async function shown() {
+async function shown(until = /typed|signed out/) {
   const queries = makeQueries();
   const page = render(
     <QueryClientProvider client={queries}>
@@ -44,7 +48,7 @@ async function shown() {
       </MemoryRouter>
     </QueryClientProvider>,
   );
-  await vi.waitFor(() => expect(page.container.innerHTML).toMatch(/typed|signed out/));
+  await vi.waitFor(() => expect(page.container.innerHTML).toMatch(until));
   return { queries, page };
 }
 
@@ -80,4 +84,23 @@ test('who was never signed in is sent to sign in', async () => {
   session = null;
   const { page } = await shown();
   expect(page.container.textContent).toBe('signed out');
+});
+
+test('someone of two schools chooses, and goes on to the page that was asked for', async () => {
+  const second = { ...school, id: '00000000-0000-7000-8000-000000000002', name: 'Two' };
+  session = { name: 'Ann', schools: [school, second] };
+  address = { schoolId: null };
+  const { page } = await shown(/Which school/);
+  act(() => page.getByRole('button', { name: 'Two' }).click());
+  expect(entered).toEqual([`${second.id} /here`]);
+});
+
+test('someone of one school goes straight in, and a school of others is told so', async () => {
+  address = { schoolId: null };
+  await shown(/Loading/);
+  await vi.waitFor(() => expect(entered).toEqual([`${school.id} /here`]));
+  cleanup();
+  address = { schoolId: '00000000-0000-7000-8000-000000000009' };
+  const { page } = await shown(/Which school/);
+  await vi.waitFor(() => expect(page.container.textContent).toContain('don’t belong to the school of this address'));
 });
