@@ -137,7 +137,7 @@ _pg_start() {
     if port_taken "$PG_PORT" && ! as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null 2>&1; then
       sed -i "s/^PG_PORT=.*/PG_PORT=$(free_port)/" "$PG_SECRETS"; . "$PG_SECRETS"
     fi
-    as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -o "-p $PG_PORT" -l "$PG_HOME/log" -w -t 30 start >/dev/null 2>&1 9>&- || sleep 0.5
+    as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -o "-p $PG_PORT" -l "$PG_HOME/log" -w -t 30 start >/dev/null 2>&1 9>&- || sleep 0.2
   done
   fail "PostgreSQL did not start; see $PG_HOME/log"
 }
