@@ -41,7 +41,7 @@ public class StoredDocumentTests
         var lesson = Stored().First(s => s.Kind == "lesson").Text;
         Assert.Throws<FormatException>(() => LessonDocument.Read(lesson.Replace("\"kind\":\"revisit\"", "\"kind\":99", StringComparison.Ordinal)));
         var style = Stored().First(s => s.Kind == "style").Text;
-        Assert.Throws<FormatException>(() => HouseStyle.Read(style.Replace("\"soundLabels\":\"ipa\"", "\"soundLabels\":99", StringComparison.Ordinal)));
+        Assert.Throws<JsonException>(() => HouseStyle.Read(style.Replace("\"soundLabels\":\"ipa\"", "\"soundLabels\":99", StringComparison.Ordinal)));
     }
 
     /// <summary>Every column that holds a document has its kind here.</summary>

@@ -10,17 +10,23 @@ public sealed class WorkCache(IConfiguration configuration) : IDisposable
 {
     private const int UsualMegabytes = 512;
     private static readonly TimeSpan Unused = TimeSpan.FromHours(1);
+    private readonly Lock turn = new();
     private readonly MemoryCache cache = new(new MemoryCacheOptions { SizeLimit = configuration.GetValue("CacheMegabytes", UsualMegabytes) * 1024L });
 
     /// <summary>The value of a key, made by whoever asks first.</summary>
     /// <param name="kilobytes">Roughly what it weighs.</param>
     public T Of<T>(object key, int kilobytes, Func<T> make)
     {
-        var kept = cache.GetOrCreate(key, entry =>
+        Lazy<T> kept;
+        // Only the promise is made under the lock; whoever needs it first keeps it, outside.
+        lock (turn)
         {
-            (entry.SlidingExpiration, entry.Size) = (Unused, kilobytes);
-            return new Lazy<T>(make);
-        })!;
+            kept = cache.GetOrCreate(key, entry =>
+            {
+                (entry.SlidingExpiration, entry.Size) = (Unused, kilobytes);
+                return new Lazy<T>(make);
+            })!;
+        }
         try
         {
             return kept.Value;
@@ -36,10 +42,16 @@ public sealed class WorkCache(IConfiguration configuration) : IDisposable
     /// <summary>The newest value of a key only: one made for another state gives way.</summary>
     public T Newest<T>(object key, string state, int kilobytes, Func<T> make)
     {
-        if (cache.TryGetValue<(string State, Lazy<T> Value)>(key, out var kept) && kept.State == state) return kept.Value.Value;
-        var made = new Lazy<T>(make);
-        cache.Set(key, (state, made), new MemoryCacheEntryOptions { SlidingExpiration = Unused, Size = kilobytes });
-        return made.Value;
+        (string State, Lazy<T> Value) kept;
+        lock (turn)
+        {
+            if (!cache.TryGetValue(key, out kept) || kept.State != state)
+            {
+                kept = (state, new Lazy<T>(make));
+                cache.Set(key, kept, new MemoryCacheEntryOptions { SlidingExpiration = Unused, Size = kilobytes });
+            }
+        }
+        return kept.Value.Value;
     }
 
     public void Dispose() => cache.Dispose();
