@@ -37,7 +37,7 @@ const string Usage = """
       derive-ladder [--check]             make data/ladders from data/lexicon (--check: compare, write nothing)
       review [--rungs N]                  words that the first rungs reach and nobody has read yet
       gold                                score data/lexicon against data/gold
-      draw-gold                           the seeded draw of words to judge by hand
+      draw-gold [--unread]                the seeded draw of words to judge by hand
 
     All but lessons and the last six take --json, and --accent southern-british (default), northern-english, general-american;
     commands that take --taught take --lenient too. Input is standard input, UTF-8; output is tab-separated with a header.
@@ -70,7 +70,7 @@ try
         ["mark", .. var rest] => Run(MarkCommand.Run, rest),
         ["review", .. var rest] => Run(ReviewCommand.Run, rest),
         ["gold"] => GoldCommand.Run(output),
-        ["draw-gold"] => DrawGoldCommand.Run(output),
+        ["draw-gold", .. var rest] => DrawGoldCommand.Run(rest, output),
         ["--help" or "help"] => Help(Console.Out, 0),
         _ => Help(Console.Error, 2),
     };
