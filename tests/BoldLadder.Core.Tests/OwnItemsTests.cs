@@ -68,10 +68,11 @@ public class OwnItemsTests
     public void A_repair_replaces_only_what_broke()
     {
         var (request, lesson) = Day(40);
-        // The last three correspondences turn out not to be taught.
-        var lost = request.Newest.Take(3).ToList();
+        // The last correspondences turn out not to be taught.
+        const int Lost = 8;
+        var lost = request.Newest.Take(Lost).ToList();
         var weaker = request with { Before = Given.Taught(string.Join(' ', request.Before.Correspondences.Except(lost).Where(c => !c.IsBath).Select(c => c.Notation)), Leniencies.All, request.Before.Patterns) };
-        var fresh = new LessonRequest(weaker.Before, request.Today, request.Materials, request.TrickyBefore, request.Recall, [.. request.Newest.Skip(3)], request.RecentWords, request.Minutes, request.Seed);
+        var fresh = new LessonRequest(weaker.Before, request.Today, request.Materials, request.TrickyBefore, request.Recall, [.. request.Newest.Skip(Lost)], request.RecentWords, request.Minutes, request.Seed);
         var problems = LessonCheck.Problems(lesson, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon);
         Assert.NotEmpty(problems);
         var mended = LessonRepair.Of(fresh, lesson, problems);

@@ -101,5 +101,5 @@ public class PatternTests
     [InlineData("buzz", "ɪ+z", "d")]
     [InlineData("laugh", "s", "t")]
     public void What_s_and_ed_say_follows_the_last_sound(string word, string s, string ed) =>
-        Assert.Equal((s, ed), (EndingSounds.OfS(Given.Word(word)), EndingSounds.OfEd(Given.Word(word))));
+        Assert.Equal((s, ed), (EndingSounds.OfS(Given.Word(word).Segmentation), EndingSounds.OfEd(Given.Word(word).Segmentation)));
 }

@@ -64,8 +64,7 @@ public class SuggestionTests
     [Fact]
     public void What_is_best_for_one_rung_is_found_for_the_whole_ladder()
     {
-        var ng = Given.ShortVowelsFirst.IndexOf("ng=ŋ");
-        var own = MoveSuggestions.ForRung(Given.ShortVowelsFirst, ng, Index)!;
+        var own = Enumerable.Range(5, 60).Select(rung => MoveSuggestions.ForRung(Given.ShortVowelsFirst, rung, Index)).First(move => move is { Reading: > 0 })!;
         Assert.Contains(MoveSuggestions.Of(Given.ShortVowelsFirst, Index, 8), m => m.Reading >= own.Reading);
     }
 

@@ -6,6 +6,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Core.Lessons;
 
@@ -64,12 +65,10 @@ public static class Items
         var total = found.Sum(f => f.Count);
         if (total == 0) return null;
         var shares = found.Select(f => (int)Math.Round(100.0 * f.Count / total)).ToImmutableArray();
-        return new PositionFacts(shares[0], 100 - shares[0] - shares[2], shares[2], Example(found[0]), Example(found[1]), Example(found[2]));
+        return new PositionFacts(shares[0], 100 - shares[0] - shares[2], shares[2], Example(correspondence, found[0]), Example(correspondence, found[1]), Example(correspondence, found[2]));
     }
 
-    private static string? Example(List<Word> words) => words
-        .OrderByDescending(w => w.IsKnown).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf)
-        .FirstOrDefault()?.Spelling;
+    private static string? Example(Correspondence correspondence, List<Word> words) => ModelWords.Ordered(correspondence, words).FirstOrDefault()?.Spelling;
 
     private static string KindId(GraphemeKind kind) => kind switch
     {

@@ -44,7 +44,7 @@ internal sealed class AttemptAlignment
     public AttemptAlignment(PlausibleSpellings plausible, Word target, string letters)
     {
         (this.plausible, this.target, this.letters) = (plausible, target, letters);
-        sounds = plausible.Accent.Sounds(target);
+        sounds = plausible.Accent.SoundsOfParts(target);
         eachSound = [.. sounds.Select(s => s.Split('+'))];
         parts = sounds.Length;
         known = new Step?[(parts + 1) * (letters.Length + 1) * 3];

@@ -31,7 +31,7 @@ public sealed class Marker(PlausibleSpellings plausible)
     private Mark Told(Word target, IReadOnlyList<Alignment> moves, string letters, bool whole, Func<int, int, string> written)
     {
         var parts = target.Segmentation.Parts;
-        var sounds = plausible.Accent.Sounds(target);
+        var sounds = plausible.Accent.SoundsOfParts(target);
         var marks = new GraphemeMark[parts.Length];
         var extra = new List<ExtraLetters>();
         foreach (var move in moves)

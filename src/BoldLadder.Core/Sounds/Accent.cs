@@ -90,8 +90,20 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
         return SoundsR && correspondence.KeepsR ? sounds + "+r" : sounds;
     }
 
-    /// <summary>The sounds of a word in this accent, one string for each of its graphemes.</summary>
+    /// <summary>The sounds of a word in this accent as they are heard, one string for each of its graphemes; an r that links too (hearing).</summary>
     public string[] Sounds(Word word)
+    {
+        var sounds = SoundsOfParts(word);
+        if (SoundsR) return sounds;
+        for (var i = 0; i < sounds.Length; i++)
+        {
+            if (Segmentation.Links(word.Required, i)) sounds[i] += Segmentation.LinkingR;
+        }
+        return sounds;
+    }
+
+    /// <summary>What each grapheme says for itself, without the r that links it to the next: what spellings are compared by.</summary>
+    internal string[] SoundsOfParts(Word word)
     {
         var parts = word.Required;
         var own = SoundsR ? word.American : default;

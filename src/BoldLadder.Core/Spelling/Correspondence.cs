@@ -63,6 +63,9 @@ public sealed class Correspondence
     /// <summary>True for a vowel whose grapheme has the letter r, which rhotic accents sound after it (car, fire, centre).</summary>
     public bool KeepsR => IsVowel && Grapheme.Text.Contains('r', StringComparison.Ordinal);
 
+    /// <summary>True when its r is heard before a vowel: its letters end with r, or r and e.</summary>
+    internal bool LinksR => IsVowel && (Grapheme.Text[^1] == 'r' || Grapheme.Text.EndsWith("re", StringComparison.Ordinal));
+
     /// <summary>What a lesson shows and a log keeps: <see cref="BathA"/> reads <c>a=ɑː</c>.</summary>
     public string ReferenceNotation => IsBath ? "a=ɑː" : Notation;
 

@@ -9,22 +9,31 @@ namespace BoldLadder.Core.Spelling;
 /// </summary>
 public sealed record Segmentation(ImmutableArray<Correspondence> Parts)
 {
+    /// <summary>What is written after a sound whose r is heard.</summary>
+    internal const string LinkingR = "+r";
+
+    /// <summary>
+    /// True where a vowel grapheme with r stands before a vowel: its r is heard in every accent (hear, but hearing). The correspondence stays the base's.
+    /// Source: docs/data.md (Conventions).
+    /// </summary>
+    internal static bool Links(ImmutableArray<Correspondence> parts, int at) => at + 1 < parts.Length && parts[at].LinksR && parts[at + 1].IsVowel;
+
     /// <summary>Graphemes joined by "|", in word order; a split digraph stands where its first letter does.</summary>
     public string Graphemes => string.Join('|', Parts.Select(p => p.Grapheme.Text));
 
-    /// <summary>Sounds joined by "|" for each grapheme, "+" inside one.</summary>
-    public string Phonemes => string.Join('|', Parts.Select(p => p.SoundText));
+    /// <summary>Sounds joined by "|" for each grapheme, "+" inside one; an r that links is written: hearing is h|ɪə+r|ɪ|ŋ.</summary>
+    public string Phonemes => string.Join('|', Parts.Select((p, i) => Links(Parts, i) ? p.SoundText + LinkingR : p.SoundText));
 
     /// <summary>One tap for each grapheme or r-coloured vowel (box 3, few 2).</summary>
     public int Taps => Parts.Length;
 
-    /// <summary>How many sounds are heard (box 4, few 3).</summary>
+    /// <summary>How many sounds are heard (box 4, few 3, hearing 5).</summary>
     public int SoundCount
     {
         get
         {
             var count = 0;
-            foreach (var part in Parts) count += part.Sounds.Length;
+            for (var i = 0; i < Parts.Length; i++) count += Parts[i].Sounds.Length + (Links(Parts, i) ? 1 : 0);
             return count;
         }
     }
@@ -55,8 +64,10 @@ public sealed record Segmentation(ImmutableArray<Correspondence> Parts)
         foreach (var grapheme in graphemes.Split('|'))
         {
             sounds.MoveNext();
-            parts[at++] = Correspondence.Find(graphemes[grapheme], phonemes[sounds.Current])
-                ?? Correspondence.Parse($"{graphemes[grapheme]}={phonemes[sounds.Current]}");
+            var sound = phonemes[sounds.Current];
+            var heard = sound.EndsWith(LinkingR, StringComparison.Ordinal) ? sound[..^LinkingR.Length] : sound;
+            parts[at++] = Correspondence.Find(graphemes[grapheme], sound) ?? Correspondence.Find(graphemes[grapheme], heard)
+                ?? Correspondence.Parse($"{graphemes[grapheme]}={sound}");
         }
         return new Segmentation(ImmutableCollectionsMarshal.AsImmutableArray(parts));
     }

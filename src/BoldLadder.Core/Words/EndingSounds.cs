@@ -1,3 +1,5 @@
+using BoldLadder.Core.Spelling;
+
 namespace BoldLadder.Core.Words;
 
 /// <summary>
@@ -15,7 +17,7 @@ public static class EndingSounds
     }
 
     /// <summary>s, z or ɪ+z.</summary>
-    public static string OfS(Word word) => LastOf(word) switch
+    public static string OfS(Segmentation word) => LastOf(word) switch
     {
         Last.Hissing => "ɪ+z",
         Last.Voiceless => "s",
@@ -23,19 +25,19 @@ public static class EndingSounds
     };
 
     /// <summary>t, d or ɪ+d.</summary>
-    public static string OfEd(Word word) => Symbol(word) switch
+    public static string OfEd(Segmentation word) => Symbol(word) switch
     {
         "t" or "d" => "ɪ+d",
         "s" or "ʃ" or "tʃ" => "t",
         _ => LastOf(word) == Last.Voiceless ? "t" : "d",
     };
 
-    internal static Last LastOf(Word word) => Symbol(word) switch
+    internal static Last LastOf(Segmentation word) => Symbol(word) switch
     {
         "s" or "z" or "ʃ" or "ʒ" or "tʃ" or "dʒ" => Last.Hissing,
         "p" or "t" or "k" or "f" or "θ" => Last.Voiceless,
         _ => Last.Voiced,
     };
 
-    private static string Symbol(Word word) => word.Segmentation.Parts[^1].Sounds[^1].Symbol;
+    private static string Symbol(Segmentation word) => word.Parts[^1].Sounds[^1].Symbol;
 }

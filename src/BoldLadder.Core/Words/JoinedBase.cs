@@ -17,13 +17,14 @@ internal static class JoinedBase
         return SplitDigraph(body, stem) ?? LastPart(body, stem);
     }
 
-    /// <summary>stopped: pp for p; cried: i for y; danced: c for ce; goes: oe for o.</summary>
+    /// <summary>stopped: pp for p; cried: i for y; danced: c for ce; goes: oe for o; gently: l for le; finally: ll for l.</summary>
     private static (int, Correspondence)? LastPart(ImmutableArray<Correspondence> body, string stem)
     {
         var before = new Segmentation(body[..^1]).Rejoin();
         if (stem.Length <= before.Length || !stem.StartsWith(before, StringComparison.Ordinal)) return null;
         var letters = stem[before.Length..];
-        var found = Correspondence.Find(letters, body[^1].SoundText) ?? (letters == "y" ? Correspondence.Find("y", "iː") : null);
+        var found = letters == "le" && body[^1].Notation == "l=l" ? Correspondence.Parse("le=ə+l")
+            : Correspondence.Find(letters, body[^1].SoundText) ?? (letters == "y" ? Correspondence.Find("y", "iː") : null);
         return found is null ? null : (body.Length - 1, found);
     }
 

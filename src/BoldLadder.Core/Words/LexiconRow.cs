@@ -81,6 +81,9 @@ public static class LexiconRow
     /// <summary>Letters for parts of speech: n v j r p d i c x m.</summary>
     public static PartsOfSpeech ParseSpeech(string letters) => ReadSpeech(letters);
 
+    /// <exception cref="FormatException">It is none of use, ask, never.</exception>
+    public static Suitability ParseSuitability(string name) => ReadSuitability(name);
+
     /// <exception cref="FormatException">The name is not a flag's.</exception>
     public static WordFlags ParseFlag(string name) => ReadFlags(name);
 

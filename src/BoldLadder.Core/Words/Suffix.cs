@@ -10,10 +10,14 @@ namespace BoldLadder.Core.Words;
 /// <param name="Join">One of the join patterns, or none when nothing changes.</param>
 public sealed record SuffixLink(string Base, Patterns Suffix, Patterns Join)
 {
-    /// <summary>How many correspondences at the end of the word belong to the suffix: -ing is i|ng, -est is e|s|t.</summary>
+    /// <summary>
+    /// How many correspondences at the end of the word belong to the suffix: -ing is i|ng, -est is e|s|t. The l of -ly goes with a base's own l: of finally
+    /// (final) and gently (gentle) only the y is the suffix's alone.
+    /// </summary>
     public int Parts => Suffix switch
     {
-        Patterns.SuffixIng or Patterns.SuffixLy => 2,
+        Patterns.SuffixLy => Join == Patterns.JoinDropE || Base.EndsWith('l') ? 1 : 2,
+        Patterns.SuffixIng => 2,
         Patterns.SuffixEst => 3,
         _ => 1,
     };

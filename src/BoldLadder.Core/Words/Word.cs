@@ -7,9 +7,6 @@ namespace BoldLadder.Core.Words;
 /// <summary>A word of the lexicon with all that is known of it. Immutable. Source: docs/data.md.</summary>
 public sealed class Word
 {
-    /// <summary>Below this commonness a word that nobody put in a band is left out of lessons.</summary>
-    private const double Uncommon = 3.6;
-
     private Needs? reference;
     private Needs? american;
 
@@ -88,15 +85,14 @@ public sealed class Word
     public bool IsKnown => Band == Band.Known;
 
     /// <summary>
-    /// True for a word that may stand in a lesson: suitable, for children, one reading, used in Britain, and common or known at five.
+    /// True for a word that may stand in a lesson: suitable, read by a person who put it in a band for children, one reading, used in Britain.
     /// Source: docs/handbook.md, section 7 (Choosing words; Known to children).
     /// </summary>
     public bool IsForLessons =>
         Suitability == Suitability.Use
-        && Band != Band.NotForChildren
+        && Band is Band.Known or Band.Teach
         && (Flags & (WordFlags.Heteronym | WordFlags.AmericanOnly)) == WordFlags.None
-        && Spelling.Length > 1
-        && (Zipf >= Uncommon || Band is Band.Known or Band.Teach);
+        && Spelling.Length > 1;
 
     public bool Contains(Correspondence correspondence)
     {

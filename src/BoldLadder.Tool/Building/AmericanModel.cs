@@ -17,13 +17,19 @@ public sealed class AmericanModel : IAlignmentModel
     private readonly Func<string, bool> isWord;
     private readonly Func<string, bool> isBase;
     private readonly Func<string, bool> isBath;
+    private readonly Func<string, string, bool> isForm;
+    private readonly Func<string, bool> isOneWord;
     private readonly double[] costs;
 
     /// <param name="isWord">True for a real word: what bases and compound parts are known by.</param>
     /// <param name="isBase">True for a word that -ed and -es may be added to, however rare.</param>
     /// <param name="isBath">True for a word with the long a of bath.</param>
-    public AmericanModel(Func<string, bool> isWord, Func<string, bool> isBase, Func<string, bool> isBath)
+    /// <param name="isForm">True for a word that a dictionary makes from that base: agreed from agree, but not need from nee.</param>
+    /// <param name="isOneWord">True for a word that only looks like two: macerate is not mace and rate.</param>
+    public AmericanModel(Func<string, bool> isWord, Func<string, bool> isBase, Func<string, bool> isBath, Func<string, string, bool> isForm, Func<string, bool> isOneWord)
     {
+        this.isForm = isForm;
+        this.isOneWord = isOneWord;
         this.isWord = isWord;
         this.isBase = isBase;
         this.isBath = isBath;
@@ -73,7 +79,8 @@ public sealed class AmericanModel : IAlignmentModel
             ("a", "æ") when first == "AE1" && isBath(site.Letters) => false,
             ("a", "ɑː") => !AfterW(site) && !rest.StartsWith("ll", StringComparison.Ordinal),
             ("e", "ɪ") when first == "IH1" => next != "R",
-            ("u", "ə") when first == "AH0" && site.LetterStart == 0 => false,
+            ("u", "ə") when first == "AH0" && (site.LetterStart == 0 || IsFullAfterAffricate(before, next)) => false,
+            ("u", "uː") when rendering.Phones is ["AH0"] => IsFullAfterAffricate(before, next),
             ("a", "ɒ") => AfterW(site) && rest is not (['k' or 'g' or 'x' or 'c', ..] or ['n', 'g', ..] or "ll" or "lls" or ['l', not ('l' or 'a' or 'e' or 'i' or 'o' or 'u'), ..] or ['t', 'e', 'r', ..]),
             ("e", "iː") when next == "R" => false,
             ("a" or "ai", "e") when next == "R" => false,
@@ -125,7 +132,7 @@ public sealed class AmericanModel : IAlignmentModel
     {
         var rest = letters[end..];
         if (rest.Length == 0 || rest == "s") return true;
-        return isWord(letters[..end]) && (rest is "ly" or "ful" or "fully" or "less" or "ness" or "ment" or "ments" or "some" || (rest.Length >= 3 && isWord(rest) && end >= 3));
+        return isWord(letters[..end]) && (rest is "ly" or "ful" or "fully" or "less" or "ness" or "ment" or "ments" or "some" || (rest.Length >= 3 && isWord(rest) && end >= 3 && !isOneWord(letters)));
     }
 
     private bool MuteEMayStand(string grapheme, AlignmentSite site) =>
@@ -164,10 +171,13 @@ public sealed class AmericanModel : IAlignmentModel
         return rest.StartsWith("on", StringComparison.Ordinal) || rest.StartsWith("ant", StringComparison.Ordinal);
     }
 
+    /// <summary>educate and congratulate keep a full u in Britain; century and fortunate don't.</summary>
+    private static bool IsFullAfterAffricate(string before, string next) => before is "CH" or "JH" && next is "L" or "K" or "T";
+
     private bool BaseOf(string letters, string suffix)
     {
         var stem = letters[..^2];
-        return stem.Length >= 2 && (IsBase(stem) || (stem[^1] == 'e' ? isWord(stem + "e") : IsBase(stem + "e")) || (stem[^1] == 'i' && IsBase(stem[..^1] + "y")) || (stem.Length > 2 && stem[^1] == stem[^2] && IsBase(stem[..^1])))
+        return stem.Length >= 2 && (IsBase(stem) || (stem[^1] == 'e' ? isForm(letters, stem + "e") : IsBase(stem + "e")) || (stem[^1] == 'i' && IsBase(stem[..^1] + "y")) || (stem.Length > 2 && stem[^1] == stem[^2] && IsBase(stem[..^1])))
             && (suffix != "es" || stem[^1] is 's' or 'x' or 'z' or 'h' or 'c' or 'g');
     }
 

@@ -61,6 +61,8 @@ public static class AmericanPhones
         ["ʊə"] = ["UH1", "UH0"],
         ["ə+l"] = ["AH0 L"],
         ["ə+m"] = ["AH0 M"],
+        ["ə+v"] = ["AH0 V"],
+        ["e+f"] = ["UW0"],
         ["ɪ+d"] = ["AH0 D", "IH0 D"],
         ["ɪ+z"] = ["AH0 Z", "IH0 Z"],
         ["aɪ+ə"] = ["AY1", "AY1 AH0", "AY0"],
@@ -104,7 +106,7 @@ public static class AmericanPhones
         ["i-e=aɪ"] = ["AH0", "IH0"],
         ["a=ə"] = ["EH0", "EH1"],
         ["o=ə"] = ["AO1", "OW1"],
-        ["u=uː"] = ["AH0 W"],
+        ["u=uː"] = ["AH0 W", "AH0"],
         ["u=j+uː"] = ["Y AH0 W"],
     };
 

@@ -22,25 +22,32 @@ public sealed class HandWork
     private HandWork(string data)
     {
         var folder = Path.Combine(data, "builder");
-        Overrides = Rows(folder, "overrides.tsv").ToDictionary(r => r[0], r => Segmentation.Parse(r[1], r[2]));
-        Bands = Rows(folder, "suitability.tsv").ToDictionary(r => r[0], r => Enum.Parse<Suitability>(r[1], ignoreCase: true));
-        Flags = Rows(folder, "flags.tsv").ToDictionary(r => r[0], r => LexiconRow.ParseFlag(r[1]));
-        Dropped = Rows(folder, "dropped.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
-        NotSuffixed = Rows(folder, "not-suffixed.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
-        NotCompound = Rows(folder, "not-compound.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
-        Childhood = Rows(folder, "childhood.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
-        Extra = Rows(folder, "extra.tsv").ToDictionary(r => r[0], r => new ExtraWord(r[0], Segmentation.Parse(r[1], r[2]), r[3]));
-        Names = [.. Rows(folder, "names.tsv").Select(r => new NameRow(r[0], LexiconRow.ParseFlag(r[1]), r.Length > 3 ? Segmentation.Parse(r[2], r[3]) : null))];
-        Topics = Rows(folder, "topics.tsv").GroupBy(r => r[0]).ToDictionary(g => g.Key, g => g.Aggregate(Core.Words.Topics.None, (all, r) => all | LexiconRow.ParseTopic(r[1])));
-        FunctionWords = Rows(folder, "function-words.tsv").ToDictionary(r => r[0], r => LexiconRow.ParseSpeech(r[1]));
-        Also = Rows(folder, "also.tsv").ToLookup(r => r[0], r => Segmentation.Parse(r[1], r[2]));
-        American = Rows(folder, "american.tsv").ToDictionary(r => r[0], r => r[1].Split('|'));
-        Review = Directory.EnumerateFiles(Path.Combine(data, "review"), "*.tsv").Order(StringComparer.Ordinal).SelectMany(f => Rows(f))
-            .GroupBy(r => r[0]).ToDictionary(g => g.Key, g => g.Last() is var r ? new Reading(LexiconRow.ParseBand(r[3]), Enum.Parse<Suitability>(r[4], ignoreCase: true)) : null!);
-        var stems = Rows(folder, "bath.tsv").ToList();
+        HandRow[] Rows(string file) => Files[file] = HandRow.Read(Path.Combine(folder, file));
+        Overrides = Rows("overrides.tsv").ToDictionary(r => r[0], r => r.Cut(1, 2));
+        Bands = Rows("suitability.tsv").ToDictionary(r => r[0], r => r.Parsed(1, LexiconRow.ParseSuitability));
+        Flags = Rows("flags.tsv").ToDictionary(r => r[0], r => r.Parsed(1, LexiconRow.ParseFlag));
+        Dropped = Rows("dropped.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
+        Bases = Rows("bases.tsv").ToDictionary(r => r[0], r => r[1]);
+        NotCompound = Rows("not-compound.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
+        Childhood = Rows("childhood.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
+        Extra = Rows("extra.tsv").ToDictionary(r => r[0], r => new ExtraWord(r[0], r.Cut(1, 2), r[3]));
+        Names = [.. Rows("names.tsv").Select(r => new NameRow(r[0], r.Parsed(1, LexiconRow.ParseFlag), r.Cells.Length > 3 ? r.Cut(2, 3) : null))];
+        Topics = Rows("topics.tsv").GroupBy(r => r[0]).ToDictionary(g => g.Key, g => g.Aggregate(Core.Words.Topics.None, (all, r) => all | r.Parsed(1, LexiconRow.ParseTopic)));
+        FunctionWords = Rows("function-words.tsv").ToDictionary(r => r[0], r => LexiconRow.ParseSpeech(r[1]));
+        Also = Rows("also.tsv").ToLookup(r => r[0], r => r.Cut(1, 2));
+        American = Rows("american.tsv").ToDictionary(r => r[0], r => r[1].Split('|'));
+        ReviewRows = [.. Directory.EnumerateFiles(Path.Combine(data, "review"), "*.tsv").Order(StringComparer.Ordinal).SelectMany(HandRow.Read)];
+        Review = ReviewRows.GroupBy(r => r[0]).ToDictionary(g => g.Key, g => new Reading(g.Last().Parsed(3, LexiconRow.ParseBand), g.Last().Parsed(4, LexiconRow.ParseSuitability)));
+        var stems = Rows("bath.tsv").ToList();
         var ends = string.Join('|', stems.Where(r => r[1] == "ending").Select(r => r[0]));
         bath = new Regex($"^({string.Join('|', stems.Where(r => r[1] == "stem").Select(r => r[0]))})({ends})?$", RegexOptions.NonBacktracking);
     }
+
+    /// <summary>Every row as it was read, by file of data/builder: for complaints about one that matches nothing.</summary>
+    internal Dictionary<string, HandRow[]> Files { get; } = [];
+
+    /// <summary>The rows of data/review.</summary>
+    internal IReadOnlyList<HandRow> ReviewRows { get; }
 
     /// <summary>Segmentations that win over the aligner's.</summary>
     public IReadOnlyDictionary<string, Segmentation> Overrides { get; }
@@ -52,8 +59,8 @@ public sealed class HandWork
     /// <summary>Abbreviations, halves of contractions, and other entries that are no words.</summary>
     public IReadOnlySet<string> Dropped { get; }
 
-    /// <summary>Words that look like base and suffix but aren't: corner, number.</summary>
-    public IReadOnlySet<string> NotSuffixed { get; }
+    /// <summary>The base of a word where nothing else finds it, or "" for words that only look like base and suffix: corner, number.</summary>
+    public IReadOnlyDictionary<string, string> Bases { get; }
 
     /// <summary>Words whose letters are two words in a row by chance: cargo, pumpkin.</summary>
     public IReadOnlySet<string> NotCompound { get; }
@@ -78,12 +85,12 @@ public sealed class HandWork
     /// <summary>The words that were read by hand.</summary>
     public IReadOnlyDictionary<string, Reading> Review { get; }
 
+    /// <summary>True for a word whose segmentation stands as people wrote it.</summary>
+    public bool IsSettled(string word) => Overrides.ContainsKey(word) || Extra.ContainsKey(word);
+
     public bool IsBath(string word) => bath.IsMatch(word);
 
     /// <param name="data">The data folder, with builder and review in it.</param>
-    /// <exception cref="FormatException">A row has an unknown value.</exception>
+    /// <exception cref="FormatException">A row has an unknown value; the message gives file and line.</exception>
     public static HandWork Read(string data) => new(data);
-
-    private static IEnumerable<string[]> Rows(params string[] path) =>
-        File.ReadLines(Path.Combine(path)).Skip(1).Where(l => l.Length > 0).Select(l => l.Split('\t'));
 }

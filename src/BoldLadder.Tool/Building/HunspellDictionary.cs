@@ -10,6 +10,7 @@ namespace BoldLadder.Tool.Building;
 public sealed class HunspellDictionary
 {
     private readonly HashSet<string> words = new(StringComparer.Ordinal);
+    private readonly HashSet<(string Word, string Base)> formsOf = [];
 
     private HunspellDictionary()
     {
@@ -18,6 +19,9 @@ public sealed class HunspellDictionary
     private sealed record Rule(bool IsSuffix, bool CrossProduct, string Strip, string Add, Regex Condition);
 
     public bool Contains(string word) => words.Contains(word);
+
+    /// <summary>True where the dictionary makes the word from that base by its rules: walked of walk.</summary>
+    public bool IsFormOf(string word, string stem) => formsOf.Contains((word, stem));
 
     public static HunspellDictionary Read(string affixFile, string wordFile)
     {
@@ -41,8 +45,13 @@ public sealed class HunspellDictionary
         {
             var form = stem[..^suffix.Strip.Length] + suffix.Add;
             words.Add(form);
+            formsOf.Add((form, stem));
             if (!suffix.CrossProduct) continue;
-            foreach (var prefix in chosen.Where(r => !r.IsSuffix && r.CrossProduct && r.Condition.IsMatch(form))) words.Add(prefix.Add + form);
+            foreach (var prefix in chosen.Where(r => !r.IsSuffix && r.CrossProduct && r.Condition.IsMatch(form)))
+            {
+                words.Add(prefix.Add + form);
+                formsOf.Add((prefix.Add + form, prefix.Add + stem));
+            }
         }
         foreach (var prefix in chosen.Where(r => !r.IsSuffix && r.Condition.IsMatch(stem))) words.Add(prefix.Add + stem[prefix.Strip.Length..]);
     }

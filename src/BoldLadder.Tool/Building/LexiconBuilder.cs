@@ -25,6 +25,9 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
 
     private readonly long total = sources.Counts.Values.Sum();
 
+    /// <summary>Rows of hand work that the last build could make nothing of, with file and line.</summary>
+    public IReadOnlyList<string> Complaints { get; private set; } = [];
+
     /// <summary>All words and names, by spelling.</summary>
     public IReadOnlyList<Word> Build()
     {
@@ -37,12 +40,15 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
         {
             if ((Settled(candidate.Spelling) ?? Align(aligner, candidate)) is { } found) aligned[candidate.Spelling] = found;
         }
-        var suffixes = new SuffixFinder(aligned, sources.Counts, hand, sources.British);
-        var compounds = new CompoundFinder(aligned, sources.Counts, hand.NotCompound);
+        var suffixes = new SuffixFinder(known.Contains, sources, hand);
+        var built = new BuiltWords(aligned, suffixes, hand);
+        var compounds = new CompoundFinder(built.Of, sources.Counts, hand.NotCompound);
         var words = candidates.Where(c => aligned.ContainsKey(c.Spelling))
-            .ToDictionary(c => c.Spelling, c => ToWord(c, aligned[c.Spelling], suffixes.Find(c.Spelling), compounds.Find(c.Spelling)), StringComparer.Ordinal);
-        foreach (var word in Derived(candidates, words).ToList()) words[word.Spelling] = word;
-        return [.. words.Values.Concat(hand.Names.Select(n => ToName(n, aligner)).OfType<Word>()).OrderBy(w => w.Spelling, StringComparer.Ordinal)];
+            .ToDictionary(c => c.Spelling, c => ToWord(c, built.Of(c.Spelling)!, built.LinkOf(c.Spelling), compounds.Find(c.Spelling)), StringComparer.Ordinal);
+        foreach (var word in Derived(candidates, words, suffixes)) words[word.Spelling] = word;
+        List<Word> all = [.. words.Values.Concat(hand.Names.Select(n => ToName(n, aligner)).OfType<Word>()).OrderBy(w => w.Spelling, StringComparer.Ordinal)];
+        Complaints = [.. HandCheck.Complaints(hand, all.ToDictionary(w => w.Spelling, StringComparer.Ordinal))];
+        return all;
     }
 
     /// <summary>The spellings of the words that British readers use, commonest first.</summary>
@@ -57,7 +63,7 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
 
     private Aligner Learned(IReadOnlyList<Candidate> candidates, HashSet<string> known)
     {
-        var model = new AmericanModel(known.Contains, w => known.Contains(w) || (w.Length >= ShortestBase && sources.British.Contains(w)), hand.IsBath);
+        var model = new AmericanModel(known.Contains, w => known.Contains(w) || (w.Length >= ShortestBase && sources.British.Contains(w)), hand.IsBath, sources.British.IsFormOf, hand.NotCompound.Contains);
         var aligner = new Aligner(model);
         for (var round = 0; round < LearningRounds; round++)
         {
@@ -73,14 +79,15 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
         .OrderBy(a => a.Found!.Value.Cost + (LaterReading * a.Place)).Select(a => a.Found!.Value.Segmentation).FirstOrDefault();
 
     /// <summary>Words without a pronunciation of their own that are made from words that have one.</summary>
-    private IEnumerable<Word> Derived(IEnumerable<Candidate> candidates, Dictionary<string, Word> words)
+    private IEnumerable<Word> Derived(IEnumerable<Candidate> candidates, Dictionary<string, Word> words, SuffixFinder suffixes)
     {
-        var derivation = new Derivation(words.GetValueOrDefault);
-        return from candidate in candidates
-               where !words.ContainsKey(candidate.Spelling)
-               let made = derivation.Of(candidate.Spelling)
-               where made is not null
-               select ToWord(candidate, made.Segmentation, made.Suffix, made.Compound);
+        var derivation = new Derivation(words.GetValueOrDefault, suffixes.Find);
+        var byLetters = new Derivation(words.GetValueOrDefault); // solder is said as sold with -er, though it isn't made of them
+        foreach (var candidate in candidates.Where(c => !words.ContainsKey(c.Spelling)).OrderBy(c => c.Spelling.Length).ToList()) // a base before what is made of it
+        {
+            if (derivation.Of(candidate.Spelling) is { } made) yield return ToWord(candidate, made.Segmentation, hand.Bases.TryGetValue(candidate.Spelling, out var stem) && stem.Length == 0 ? null : made.Suffix, made.Compound);
+            else if (byLetters.Of(candidate.Spelling) is { } looksMade) yield return ToWord(candidate, looksMade.Segmentation, null, []);
+        }
     }
 
     private Word ToWord(Candidate candidate, Segmentation segmentation, SuffixLink? suffix, ImmutableArray<string> compound)
@@ -97,7 +104,7 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
             Band = read?.Band ?? (hand.Childhood.Contains(spelling) || candidate.Kind == "child" ? Band.Known : Band.Unread),
             PartsOfSpeech = sources.Classes(hand.FunctionWords).Of(spelling, suffix),
             Topics = TopicsOf(spelling, suffix),
-            Compound = suffix is null ? compound : [],
+            Compound = suffix is null && !hand.NotCompound.Contains(spelling) ? compound : [],
             Also = also,
         };
     }
@@ -131,11 +138,15 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
         foreach (var form in suffix is null ? [spelling] : new[] { spelling, suffix.Base })
         {
             if (hand.Bands.TryGetValue(form, out var reviewed)) return reviewed;
+            if (hand.Review.TryGetValue(form, out var known)) return known.Suitability;
             if (sources.Swearing.Contains(form)) return Suitability.Never;
             if ((hand.Topics.GetValueOrDefault(form) & ~(Topics.FamilyRoles | Topics.FestivalsAndMagic)) != Topics.None) return Suitability.Ask;
         }
-        return Suitability.Use;
+        return Crude.Any(c => spelling.Contains(c, StringComparison.Ordinal)) || (suffix is not null && hand.Flags.GetValueOrDefault(suffix.Base).HasFlag(WordFlags.Rude)) ? Suitability.Never : Suitability.Use;
     }
+
+    /// <summary>Letters that no harmless word has.</summary>
+    private static readonly string[] Crude = ["fuck", "shit", "cunt", "bitch", "whore", "arsehole", "asshole", "bastard", "titties"];
 
     private Topics TopicsOf(string spelling, SuffixLink? suffix) =>
         hand.Topics.GetValueOrDefault(spelling) | (suffix is null ? Topics.None : hand.Topics.GetValueOrDefault(suffix.Base));

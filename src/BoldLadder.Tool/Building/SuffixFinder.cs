@@ -4,72 +4,55 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Tool.Building;
 
 /// <summary>
-/// Finds base, suffix and join of a word whose segmentation continues its base's. Source: docs/handbook.md, section 4 (Pattern).
+/// Finds what a word is made of: a base with a suffix whose join rebuilds its letters, and that somebody says belongs to it: the hand list first, then a
+/// dictionary's rules, the dictionary of senses, or the kind of word the base is. Source: docs/handbook.md, section 4 (Pattern).
 /// </summary>
-public sealed class SuffixFinder(IReadOnlyDictionary<string, Segmentation> words, IReadOnlyDictionary<string, long> counts, HandWork hand, HunspellDictionary dictionary)
+public sealed class SuffixFinder(Func<string, bool> isWord, WordSources sources, HandWork hand)
 {
-    private static readonly (string Letters, Patterns Suffix, string[] Endings)[] Suffixes =
-    [
-        ("es", Patterns.SuffixEs, ["es=ɪ+z"]),
-        ("s", Patterns.SuffixS, ["s=s", "s=z"]),
-        ("ed", Patterns.SuffixEd, ["ed=t", "ed=d", "ed=ɪ+d"]),
-        ("ing", Patterns.SuffixIng, ["i=ɪ ng=ŋ"]),
-        ("est", Patterns.SuffixEst, ["e=ɪ s=s t=t", "e=ə s=s t=t"]),
-        ("er", Patterns.SuffixEr, ["er=ə"]),
-        ("ly", Patterns.SuffixLy, ["l=l y=iː"]),
-        ("y", Patterns.SuffixY, ["y=iː"]),
-    ];
+    private const int ShortestBaseOfY = 3;
 
-    public SuffixLink? Find(string word)
+    private readonly WordClasses classes = sources.Classes(hand.FunctionWords);
+
+    public bool IsWord(string word) => isWord(word);
+
+    /// <summary>What the word may be made of, the likeliest first: stepped comes from step rather than steppe.</summary>
+    public IEnumerable<SuffixLink> Find(string word)
     {
-        if (hand.NotSuffixed.Contains(word)) return null;
-        return Suffixes.Where(s => word.EndsWith(s.Letters, StringComparison.Ordinal)).SelectMany(s => Links(word, s.Letters, s.Suffix, s.Endings)).FirstOrDefault();
+        var links = SuffixLinks.Of(word).Where(l => isWord(l.Base));
+        return hand.Bases.TryGetValue(word, out var given) ? links.Where(l => l.Base == given)
+            : links.Where(l => MayBe(word, l)).OrderByDescending(l => (classes.Of(l.Base) & Usual(l.Suffix)) != 0).ThenByDescending(l => IsForm(word, l.Base)).ThenByDescending(l => sources.Counts.GetValueOrDefault(l.Base));
     }
 
-    /// <summary>The possible links for one suffix, the commonest base first (stepped comes from step, not steppe).</summary>
-    private IEnumerable<SuffixLink> Links(string word, string letters, Patterns suffix, string[] endings) =>
-        from candidate in Bases(word, letters)
-        where candidate.Base.Length >= 2 && words.ContainsKey(candidate.Base) && IsPlausible(word, candidate.Base, suffix)
-        let link = new SuffixLink(candidate.Base, suffix, candidate.Join)
-        let parts = words[word].Parts
-        where parts.Length > link.Parts
-            && endings.Contains(string.Join(' ', parts[^link.Parts..]))
-            && Continues(words[candidate.Base], parts[..^link.Parts], candidate.Join)
-        orderby counts.GetValueOrDefault(candidate.Base) descending, candidate.Base
-        select link;
+    private bool IsForm(string word, string stem) => sources.British.IsFormOf(word, stem) || sources.American.IsFormOf(word, stem);
 
-    private static IEnumerable<(string Base, Patterns Join)> Bases(string word, string suffix)
+    private bool MayBe(string word, SuffixLink link)
     {
-        var stem = word[..^suffix.Length];
-        yield return (stem, Patterns.None);
-        if (suffix == "s" && stem.EndsWith("ie", StringComparison.Ordinal)) yield return (stem[..^2] + "y", Patterns.JoinYToI);
-        if (suffix == "s" && stem.EndsWith("oe", StringComparison.Ordinal)) yield return (stem[..^1], Patterns.None);
-        if (suffix == "ly" && stem.EndsWith('i')) yield return (stem[..^1] + "y", Patterns.JoinYToI);
-        if (suffix is "s" or "ly") yield break;
-        yield return (stem + "e", Patterns.JoinDropE);
-        if (stem.Length > 2 && stem[^1] == stem[^2]) yield return (stem[..^1], Patterns.JoinDouble);
-        if (stem.EndsWith('i')) yield return (stem[..^1] + "y", Patterns.JoinYToI);
+        if (link.Suffix == Patterns.SuffixY && IsCyOfCe(link)) return false;
+        if (link.Suffix == Patterns.SuffixLy && link.Join == Patterns.None && isWord(link.Base + "le")) return false;
+        var stem = classes.Of(link.Base, Find(link.Base).FirstOrDefault());
+        if (link is { Suffix: Patterns.SuffixLy, Join: Patterns.JoinDropE }) return stem.HasFlag(PartsOfSpeech.Adjective);
+        return IsForm(word, link.Base) || link.Suffix switch
+        {
+            Patterns.SuffixS or Patterns.SuffixEs => stem == PartsOfSpeech.None || (stem & Usual(link.Suffix)) != 0,
+            Patterns.SuffixEd => stem.HasFlag(PartsOfSpeech.Verb) && !word.EndsWith("eed", StringComparison.Ordinal),
+            Patterns.SuffixEst => (stem & (PartsOfSpeech.Adjective | PartsOfSpeech.Adverb)) != 0 && link.Base.Length >= ShortestBaseOfY,
+            Patterns.SuffixEr => sources.Kin.Are(word, link.Base) || stem.HasFlag(PartsOfSpeech.Adjective) || sources.British.Contains(word[..^1] + "st"),
+            Patterns.SuffixLy => sources.Kin.Are(word, link.Base) || stem.HasFlag(PartsOfSpeech.Adjective),
+            Patterns.SuffixY => link.Base.Length >= ShortestBaseOfY && (stem & Usual(link.Suffix)) != 0,
+            _ => (stem & Usual(link.Suffix)) != 0,
+        };
     }
 
-    /// <summary>-er and -y end many words that have no suffix: an -er word must also have -est or be on no list, a -y word a known base.</summary>
-    private bool IsPlausible(string word, string stem, Patterns suffix) => suffix switch
+    /// <summary>What a suffix is added to as a rule.</summary>
+    private static PartsOfSpeech Usual(Patterns suffix) => suffix switch
     {
-        Patterns.SuffixEr => dictionary.Contains(word[..^1] + "st") || stem.Length >= 4,
-        Patterns.SuffixY or Patterns.SuffixEst => stem.Length >= 3,
-        _ => true,
+        Patterns.SuffixS or Patterns.SuffixEs => PartsOfSpeech.Noun | PartsOfSpeech.Verb | PartsOfSpeech.Number,
+        Patterns.SuffixEd or Patterns.SuffixIng => PartsOfSpeech.Verb,
+        Patterns.SuffixEst or Patterns.SuffixLy => PartsOfSpeech.Adjective | PartsOfSpeech.Adverb,
+        Patterns.SuffixEr => PartsOfSpeech.Adjective | PartsOfSpeech.Verb,
+        _ => PartsOfSpeech.Noun | PartsOfSpeech.Verb | PartsOfSpeech.Adjective,
     };
 
-    private static bool Continues(Segmentation stem, IReadOnlyList<Correspondence> body, Patterns join)
-    {
-        var parts = stem.Parts;
-        if (parts.Length != body.Count) return false;
-        for (var i = 0; i < body.Count; i++)
-        {
-            var last = i == body.Count - 1;
-            var same = parts[i].SoundText == body[i].SoundText || (last && join == Patterns.JoinYToI);
-            var letters = parts[i].Grapheme == body[i].Grapheme || last || parts[i].Grapheme.IsSplit;
-            if (!same || !letters) return false;
-        }
-        return true;
-    }
+    /// <summary>dependency is not dependence with -y: -ce goes to -cy.</summary>
+    private static bool IsCyOfCe(SuffixLink link) => link.Join == Patterns.JoinDropE && link.Base.EndsWith("nce", StringComparison.Ordinal) && link.Base.Length > 6;
 }

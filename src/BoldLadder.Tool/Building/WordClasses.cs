@@ -26,6 +26,9 @@ public sealed class WordClasses
         }
     }
 
+    /// <summary>What a word is by itself, without what its base makes of it.</summary>
+    public PartsOfSpeech Of(string word) => byHand.GetValueOrDefault(word) | known.GetValueOrDefault(word);
+
     public PartsOfSpeech Of(string word, SuffixLink? suffix)
     {
         if (byHand.TryGetValue(word, out var hand)) return hand | (suffix is null ? PartsOfSpeech.None : Inflected(suffix));

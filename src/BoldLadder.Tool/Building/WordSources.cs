@@ -12,6 +12,7 @@ public sealed partial class WordSources
 {
     private readonly string senses;
     private WordClasses? classes;
+    private WordKin? kin;
 
     private WordSources(Dictionary<string, List<string>> pronunciations, Dictionary<string, long> counts, HunspellDictionary british, HunspellDictionary american, HashSet<string> swearing, string senses)
     {
@@ -38,6 +39,9 @@ public sealed partial class WordSources
 
     /// <summary>Parts of speech from the dictionary of senses, function words by hand.</summary>
     public WordClasses Classes(IReadOnlyDictionary<string, PartsOfSpeech> byHand) => classes ??= new WordClasses(senses, byHand);
+
+    /// <summary>Which words the dictionary of senses says are made from each other.</summary>
+    public WordKin Kin => kin ??= new WordKin(senses);
 
     /// <exception cref="DirectoryNotFoundException">The packages are not installed there.</exception>
     public static WordSources Read(string folder)

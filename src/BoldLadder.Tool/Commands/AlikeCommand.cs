@@ -40,7 +40,7 @@ public static class AlikeCommand
             }
             var pairs = alike.MinimalPairs(word).ToList();
             session.Row(json, Columns, written, Spelled(alike.Homophones(word)), Spelled(pairs.Where(p => p.IsNearMiss).Select(p => p.Word)), Spelled(pairs.Select(p => p.Word)),
-                Spelled(alike.Rhymes(word)), EndingSounds.OfS(word), EndingSounds.OfEd(word));
+                Spelled(alike.Rhymes(word)), EndingSounds.OfS(word.Segmentation), EndingSounds.OfEd(word.Segmentation));
         }
     }
 

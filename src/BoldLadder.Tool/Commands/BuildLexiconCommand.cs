@@ -26,7 +26,14 @@ public static class BuildLexiconCommand
     private static int Build(bool check, TextWriter errors)
     {
         var sources = WordSources.Read(Path.Combine(ProjectFolders.Data, "sources"));
-        var words = new LexiconBuilder(sources, HandWork.Read(ProjectFolders.Data)).Build();
+        var builder = new LexiconBuilder(sources, HandWork.Read(ProjectFolders.Data));
+        var words = builder.Build();
+        foreach (var complaint in builder.Complaints) errors.WriteLine(complaint);
+        if (builder.Complaints.Count > 0)
+        {
+            errors.WriteLine($"{builder.Complaints.Count} rows of hand work match nothing. Mend or remove them; no file was written.");
+            return 1;
+        }
         var folder = Directory.CreateDirectory(Path.Combine(ProjectFolders.Data, "lexicon")).FullName;
         var different = 0;
         foreach (var (name, content) in LexiconBuilder.Shards(words))

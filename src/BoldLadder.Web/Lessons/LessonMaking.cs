@@ -1,3 +1,4 @@
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
@@ -195,7 +196,7 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
         lesson.Minutes = lesson.Document.Minutes;
         lesson.Words = [.. items.SelectMany(ReadByChildren.Words).Distinct()];
         lesson.Needs = [.. items.OfType<WordItem>().Where(w => !w.Oral && w.Tricky.IsEmpty)
-            .SelectMany(w => w.Graphemes.Split('|').Zip(w.Phonemes.Split('|'), (g, p) => $"{g}={p}"))
+            .SelectMany(w => Segmentation.Parse(w.Graphemes, w.Phonemes).Parts.Select(p => p.Notation))
             .Concat(items.SelectMany(ReadByChildren.Correspondences).Select(c => c.ReferenceNotation)).Distinct().Order(StringComparer.Ordinal)];
     }
 

@@ -19,8 +19,14 @@ public static class SoundsFirst
     /// <summary>Until its family comes, a sound is read in its chosen spelling only.</summary>
     public const Leniencies Withheld = Leniencies.SAsZ | Leniencies.ThVoicing;
 
+    /// <summary>The opening is chosen: held, with words from the third sound, and like no published order.</summary>
+    private static readonly ImmutableHashSet<string> Opening = ["f=f", "i=ɪ"];
+
     /// <summary>Letters in teams come when words can be read without them.</summary>
     private const int TeamsFrom = 10;
+
+    /// <summary>s comes when words show it saying s: with i alone there is only is.</summary>
+    private const int FromWithS = 5;
 
     /// <summary>Sounds with no spelling of their own that young children's short words need; they come in their families.</summary>
     private static readonly ImmutableHashSet<string> Later = ["ə", "ʒ", "ʊə"];
@@ -42,15 +48,15 @@ public static class SoundsFirst
 
     public static Ladder Derive(Lexicon lexicon, long seed)
     {
-        var leniencies = Leniencies.All & ~Withheld;
         ImmutableArray<IReadOnlyList<OrderUnit>> phases =
         [
-            [.. FirstSpellings(lexicon)],
+            [.. FirstSpellings(lexicon).Where(u => Opening.Contains(u.Id))],
+            [.. FirstSpellings(lexicon).Where(u => !Opening.Contains(u.Id))],
             [OrderUnit.Of("two-sounds", "x=k+s", [], 1), OrderUnit.Of("two-sounds", "qu=k+w", ["u=ʌ"], 1)],
             [OrderUnit.Of("longer-words", Patterns.SuffixS, "s=s"), OrderUnit.Of("longer-words", Patterns.SuffixIng), OrderUnit.Of("longer-words", Patterns.TwoSyllables), OrderUnit.Of("longer-words", Patterns.SuffixEd)],
         ];
-        var order = new OrderSearch(lexicon.Words, Free, leniencies, seed).Find(phases);
-        order = FamilyOrder.Append(order, Stretches(order), lexicon, new Taught(CorrespondenceSet.Empty, Patterns.None, Free, leniencies, Accent.SouthernBritish));
+        var order = new OrderSearch(lexicon, seed).Find(phases);
+        order = FamilyOrder.Append(order, Stretches(order), lexicon);
         var ladder = new Ladder("sounds-first", "sounds-first", Free, OrderUnit.Rungs(order), Withheld);
         return ThinRungs.WithReasons(new TrickyPlacement(lexicon, Accent.SouthernBritish, most: 110).On(ladder), lexicon);
     }
@@ -68,14 +74,14 @@ public static class SoundsFirst
             "oo=ʊ" => ["oo=uː"],
             _ => ImmutableArray<string>.Empty,
         }
-        select OrderUnit.Of("first-spellings", one.Notation, waitsFor, one.Grapheme.Text is "th" or "oo" ? 10 : 1) with { From = one.Grapheme.Text.Length > 1 ? TeamsFrom : 0 };
+        select OrderUnit.Of("first-spellings", one.Notation, waitsFor, one.Grapheme.Text is "th" or "oo" ? 10 : 1) with { From = one.Grapheme.Text.Length > 1 ? TeamsFrom : one.Notation == "s=s" ? FromWithS : 0 };
 
     /// <summary>The families, each closed by its sorting day where there are several to sort, and between them what longer words need.</summary>
     private static IEnumerable<ImmutableArray<OrderUnit>> Stretches(ImmutableArray<OrderUnit> taught) =>
     [
         .. Families.Select(f => (ImmutableArray<OrderUnit>)
         [
-            .. f.Spellings.Where(s => !taught.Any(u => u.Id == s)).Select(s => OrderUnit.Of(OrderUnit.Family + f.Sound, s, [], 1)),
+            .. f.Spellings.Where(s => !taught.Any(u => u.Id == s)).Select(s => OrderUnit.Of(OrderUnit.Family + f.Sound, s, s == "se=z" ? ["se=s"] : [], 1)),
             OrderUnit.Sort(f.Sound),
         ]),
         [OrderUnit.Of("endings", Patterns.SuffixEs), OrderUnit.Of("endings", Patterns.JoinDropE)],

@@ -11,6 +11,13 @@ namespace BoldLadder.Core.Ladders.Derived;
 /// </summary>
 public sealed class SpellingChoice
 {
+    /// <summary>
+    /// Where two spellings are nearly as useful, this one is taken unless the other is better by half: which of ou and ow opens more words must not hang
+    /// on three of them.
+    /// </summary>
+    private static readonly ImmutableHashSet<string> Settled = ["k=k", "ou=aʊ", "or=ɔː", "o-e=əʊ", "ir=ɜː", "air=eə", "ee=iː", "a-e=eɪ", "v=v", "ear=ɪə", "oo=ʊ"];
+    private const double BetterByHalf = 1.5;
+
     private readonly Dictionary<Correspondence, int> counts = [];
 
     public SpellingChoice(Lexicon lexicon)
@@ -29,7 +36,7 @@ public sealed class SpellingChoice
 
     /// <summary>The best spelling of a sound; null when no such word has it.</summary>
     public Correspondence? Best(string sound) => counts.Keys.Where(c => c.SoundText == sound && c.IsRegular)
-        .OrderByDescending(Worth).ThenBy(c => c.Notation, StringComparer.Ordinal).FirstOrDefault();
+        .OrderByDescending(c => Worth(c) * (Settled.Contains(c.Notation) ? BetterByHalf : 1)).ThenBy(c => c.Notation, StringComparer.Ordinal).FirstOrDefault();
 
     /// <summary>The sounds that have a spelling, each with its best.</summary>
     public ImmutableArray<Correspondence> BestOfEach() => [.. Sound.All.Select(s => Best(s.Symbol)).OfType<Correspondence>()];

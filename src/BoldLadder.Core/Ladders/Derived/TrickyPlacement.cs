@@ -22,7 +22,7 @@ public sealed class TrickyPlacement(Lexicon lexicon, Accent accent, int firstRun
     private const int ApartWhenMixedUp = 12;
 
     /// <summary>So many of the commonest words are looked at.</summary>
-    private const int Commonest = 350;
+    private const int Commonest = 450;
 
     /// <summary>Rungs a word stays tricky for that are worth one step of commonness: said before like.</summary>
     private const double RungsPerZipf = 40;
@@ -30,8 +30,11 @@ public sealed class TrickyPlacement(Lexicon lexicon, Accent accent, int firstRun
 
     private static readonly ImmutableArray<string> Starters = ["the", "to", "i", "a"];
 
+    /// <summary>Taught as soon as its letters are: it joins the first words into phrases.</summary>
+    private const string Joiner = "and";
+
     /// <summary>Common in talk, not needed in children's sentences.</summary>
-    private static readonly ImmutableArray<string> NotNeeded = ["yeah", "okay", "hey", "sure", "course", "doing", "night", "make", "tell", "thing", "things", "won", "sir", "guy", "baby", "guess", "actually", "business", "haven", "hi", "idea", "son", "happened", "rather", "father", "minute", "minutes", "problem", "matter", "case", "fact", "alone", "wife", "husband", "police", "phone", "crazy", "news", "hello", "reason", "figure", "stupid", "honey", "god", "lord", "knew", "lady", "shot", "right", "oh", "wrong", "somebody", "someone", "yourself", "listen", "heard", "sorry"];
+    private static readonly ImmutableArray<string> NotNeeded = ["yeah", "okay", "hey", "sure", "course", "doing", "night", "make", "tell", "thing", "things", "won", "sir", "guy", "baby", "guess", "actually", "business", "haven", "hi", "idea", "son", "happened", "rather", "father", "minute", "minutes", "problem", "matter", "case", "fact", "alone", "wife", "husband", "police", "phone", "crazy", "news", "hello", "reason", "figure", "stupid", "honey", "god", "lord", "knew", "lady", "shot", "right", "oh", "wrong", "somebody", "someone", "yourself", "listen", "heard", "sorry", "something", "anything", "nothing", "everything", "thought", "maybe", "our", "own", "world"];
 
     /// <summary>The same ladder with tricky words on its rungs, at most one a rung.</summary>
     public Ladder On(Ladder ladder)
@@ -66,11 +69,11 @@ public sealed class TrickyPlacement(Lexicon lexicon, Accent accent, int firstRun
     private List<TrickySuggestion> Waiting(Ladder ladder)
     {
         var reach = new Reach(ladder, Leniencies.All, accent);
-        return lexicon.Words.Where(w => w.Suitability == Suitability.Use && w.Band != Band.NotForChildren && (w.Flags & (WordFlags.AmericanOnly | WordFlags.Contraction)) == WordFlags.None && w.Suffix is null).Take(Commonest)
+        return lexicon.Words.Where(w => w.Suitability == Suitability.Use && w.Band is Band.Known or Band.Teach && (w.Flags & (WordFlags.AmericanOnly | WordFlags.Contraction)) == WordFlags.None && w.Suffix is null).Take(Commonest)
             .Where(w => !NotNeeded.Contains(w.Spelling))
             .Select(w => new TrickySuggestion(w, -1, reach.RungOf(w)))
             .Where(w => w.Readable is not { } rung || rung > firstRung + SoonReadable)
-            .OrderByDescending(w => Starters.Contains(w.Word.Spelling)).ThenByDescending(w => w.Word.Zipf + (Math.Min(w.Readable ?? LongTricky, LongTricky) / RungsPerZipf)).ThenBy(w => w.Word.Spelling, StringComparer.Ordinal)
+            .OrderByDescending(w => w.Word.Spelling == Joiner).ThenByDescending(w => Starters.Contains(w.Word.Spelling)).ThenByDescending(w => w.Word.Zipf + (Math.Min(w.Readable ?? LongTricky, LongTricky) / RungsPerZipf)).ThenBy(w => w.Word.Spelling, StringComparer.Ordinal)
             .ToList();
     }
 
@@ -79,6 +82,7 @@ public sealed class TrickyPlacement(Lexicon lexicon, Accent accent, int firstRun
         if (placed.ContainsKey(word.Spelling) || (readable is { } when && when <= rung + SoonReadable)) return false;
         if (MixedUp.Partners(word.Spelling).Any(other => placed.TryGetValue(other, out var at) && Math.Abs(rung - at) < ApartWhenMixedUp)) return false;
         if (Starters.Contains(word.Spelling)) return true;
+        if (word.Spelling == Joiner) return word.Required.All(taught.Covers);
         var known = word.Required.Count(taught.Covers);
         return known * 3 >= word.Required.Length || rung >= RegularPartWaived;
     }

@@ -3,6 +3,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Core.Lessons.Choosers;
 
@@ -79,8 +80,7 @@ internal static class TeachChoosers
 
     private static BesideCard CardOf(LessonWork work, Correspondence one)
     {
-        var words = (work.Request.Today.Correspondences.Contains(one) ? work.Own : work.LikelyBefore).Where(w => w.Contains(one));
-        var example = words.OrderByDescending(w => w.IsKnown).ThenBy(w => w.Segmentation.Taps).ThenByDescending(w => w.Zipf).FirstOrDefault();
+        var example = ModelWords.Ordered(one, work.Request.Today.Correspondences.Contains(one) ? work.Own : work.LikelyBefore).FirstOrDefault();
         return new BesideCard(one.ReferenceNotation, one.Grapheme.Text, one.SoundText, one.Sounds[0].KeyWord, example?.Spelling);
     }
 

@@ -3,8 +3,7 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Words.Facts;
 
 /// <summary>
-/// Words to show each correspondence by: the sound's own key word where it is spelled so, else short nouns that children know, if they can
-/// be with the correspondence at their start. Source: docs/handbook.md, section 4 (Sound).
+/// Words to show each correspondence by: the sound's own key word where it is spelled so, else what <see cref="ModelWords"/> puts first. Source: docs/handbook.md, section 4 (Sound).
 /// </summary>
 public sealed class KeyWords
 {
@@ -14,12 +13,11 @@ public sealed class KeyWords
 
     public KeyWords(Lexicon lexicon)
     {
-        words = lexicon.ForLessons.Where(w => w.IsKnown && w.Suffix is null && !w.Flags.HasFlag(WordFlags.Name))
+        words = lexicon.ForLessons.Where(w => w.Suffix is null && !w.Flags.HasFlag(WordFlags.Name))
             .SelectMany(w => w.Required.Distinct().Select(c => (Correspondence: c, Word: w)))
+            .Where(w => w.Word.IsKnown || ModelWords.Chosen(w.Correspondence).Contains(w.Word.Spelling))
             .GroupBy(w => w.Correspondence)
-            .ToDictionary(c => c.Key, c => c.OrderBy(w => w.Word.Spelling != c.Key.Sounds[0].KeyWord)
-                .ThenBy(w => !w.Word.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun)).ThenBy(w => Taps(w.Word)).ThenBy(w => w.Word.Required[0] != c.Key).ThenByDescending(w => w.Word.Zipf)
-                .Take(Kept).Select(w => w.Word.Spelling).ToArray());
+            .ToDictionary(c => c.Key, c => ModelWords.Ordered(c.Key, c.Select(w => w.Word)).OrderBy(w => w.Spelling != c.Key.Sounds[0].KeyWord).Take(Kept).Select(w => w.Spelling).ToArray());
     }
 
     /// <summary>The key word; the sound's own where no word for lessons has the correspondence.</summary>
@@ -27,7 +25,4 @@ public sealed class KeyWords
 
     /// <summary>The best few, best first; none where no known word has the correspondence.</summary>
     public IReadOnlyList<string> BestOf(Correspondence correspondence) => words.GetValueOrDefault(correspondence, []);
-
-    /// <summary>Words of two or three taps are as good as each other; longer ones are not.</summary>
-    private static int Taps(Word word) => Math.Max(3, word.Segmentation.Taps);
 }

@@ -41,7 +41,7 @@ public sealed class PlausibleSpellings
 
     private void Count(Word word, Accent accent)
     {
-        var sounds = accent.Sounds(word);
+        var sounds = accent.SoundsOfParts(word);
         var starts = word.Segmentation.LetterStarts();
         var body = sounds.Length - (word.Suffix?.Parts ?? 0);
         for (var i = 0; i < sounds.Length; i++)

@@ -27,7 +27,7 @@ public static class RuleTable
         var counts = new Dictionary<string, Count>(StringComparer.Ordinal) { [AllCases] = new Count() };
         foreach (var word in CorrespondenceTable.Counted(lexicon, accent, leaveOut))
         {
-            foreach (var (key, holds) in rule.Cases(word, accent.Sounds(word)))
+            foreach (var (key, holds) in rule.Cases(word, accent.SoundsOfParts(word)))
             {
                 counts[AllCases].Add(word, holds);
                 if (!counts.TryGetValue(key, out var count)) counts[key] = count = new Count();
