@@ -64,8 +64,8 @@ public sealed class LessonEditingTests : IAsyncLifetime
         var apply = lesson.Lesson.Parts.Single(p => p.Kind == PartKind.Apply);
         var kind = apply.Activities.FirstOrDefault(a => a.Kind == ActivityKind.ReadSentence);
         var with = kind is null ? await lead.Changed(lesson, new LessonCommand(LessonCommandType.AddActivity, Kind: ActivityKind.ReadSentence, Part: PartKind.Apply)) : lesson;
-        var changed = await lead.Changed(with, new LessonCommand(LessonCommandType.AddText, "apply-sentence", Text: "I sat on a big mat."));
-        Assert.Contains(changed.Lesson.Find("apply-sentence")!.Items.OfType<SentenceItem>(), s => s.Text == "I sat on a big mat.");
+        var changed = await lead.Changed(with, new LessonCommand(LessonCommandType.AddText, "apply-sentence", Text: "I sat on a red mat."));
+        Assert.Contains(changed.Lesson.Find("apply-sentence")!.Items.OfType<SentenceItem>(), s => s.Text == "I sat on a red mat.");
         Assert.Empty(changed.Problems);
     }
 

@@ -60,13 +60,13 @@ test('a ladder that changes marks the lessons it breaks, and they are put right'
   await expect(page.locator('.rung').first()).toBeVisible();
   await page.keyboard.press('e');
   await expect(page.locator('.rung-grip').first()).toBeVisible();
-  await page.getByRole('button', { name: /^Rung \d+, dd gg,/ }).click();
+  await page.getByRole('button', { name: /^Rung \d+, aw,/ }).click();
   await page.keyboard.press('Control+x');
-  await page.getByRole('button', { name: /^Rung \d+, tch,/ }).click();
+  await page.getByRole('button', { name: /^Rung \d+, ge,/ }).click();
   await page.keyboard.press('Control+v');
   await expect(page.locator('.version-tag')).toContainText('one difference');
   await page.keyboard.press('p');
-  await page.getByLabel(/Name for the history/).fill('Doubles later');
+  await page.getByLabel(/Name for the history/).fill('aw later');
   await page.getByRole('dialog').getByLabel('Badgers').check();
   await page.getByRole('dialog').getByRole('button', { name: 'Publish' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);

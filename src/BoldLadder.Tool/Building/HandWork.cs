@@ -29,6 +29,7 @@ public sealed class HandWork
         Dropped = Rows("dropped.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         Bases = Rows("bases.tsv").ToDictionary(r => r[0], r => r[1]);
         NotCompound = Rows("not-compound.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
+        HeardOf = Rows("heard-of.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         Childhood = Rows("childhood.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         Extra = Rows("extra.tsv").ToDictionary(r => r[0], r => new ExtraWord(r[0], r.Cut(1, 2), r[3]));
         Names = [.. Rows("names.tsv").Select(r => new NameRow(r[0], r.Parsed(1, LexiconRow.ParseFlag), r.Cells.Length > 3 ? r.Cut(2, 3) : null))];
@@ -64,6 +65,9 @@ public sealed class HandWork
 
     /// <summary>Words whose letters are two words in a row by chance: cargo, pumpkin.</summary>
     public IReadOnlySet<string> NotCompound { get; }
+
+    /// <summary>Slang, names and words that no source counts, but that nobody may make up: tosh, naff, Nile.</summary>
+    public IReadOnlySet<string> HeardOf { get; }
 
     /// <summary>Words of young children's lives, known at five.</summary>
     public IReadOnlySet<string> Childhood { get; }

@@ -18,6 +18,8 @@ public sealed class HunspellDictionary
 
     private sealed record Rule(bool IsSuffix, bool CrossProduct, string Strip, string Add, Regex Condition);
 
+    public IEnumerable<string> Words => words;
+
     public bool Contains(string word) => words.Contains(word);
 
     /// <summary>True where the dictionary makes the word from that base by its rules: walked of walk.</summary>

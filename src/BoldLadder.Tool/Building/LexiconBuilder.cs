@@ -14,6 +14,11 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
     private const int LearningWords = 20_000;
     private const int LearningRounds = 4;
 
+    /// <summary>Uses in the source from which a word needs no dictionary to have been heard of.</summary>
+    private const int OftenHeard = 40;
+    private const int ShortestHeard = 3;
+    private const int LongestHeard = 6;
+
     /// <summary>How much cheaper a later reading of the source must be to win.</summary>
     private const double LaterReading = 4.0;
 
@@ -53,6 +58,19 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
 
     /// <summary>The spellings of the words that British readers use, commonest first.</summary>
     public IReadOnlyList<string> Ranked() => [.. new Candidates(sources, hand).Where(c => c.Pronunciations.Length > 0 && !c.Flags.HasFlag(WordFlags.AmericanOnly)).Select(c => c.Spelling)];
+
+    /// <summary>
+    /// Short words and names that people have heard of and the lexicon lacks (data/inventory/heard-of.tsv): nothing made up may be one of them.
+    /// </summary>
+    public string HeardOf(IEnumerable<Word> words)
+    {
+        var known = words.Select(w => w.Spelling.ToLowerInvariant()).ToHashSet(StringComparer.Ordinal);
+        bool Counts(string word) => word.Length is >= ShortestHeard and <= LongestHeard && word.All(char.IsAsciiLetterLower) && !known.Contains(word);
+        var heard = sources.Counts.Where(c => c.Value >= OftenHeard).Select(c => c.Key).Concat(sources.British.Words).Concat(sources.American.Words)
+            .Concat(sources.Pronunciations.Where(p => p.Key.Length > ShortestHeard && p.Value[0].Count(char.IsAsciiDigit) == 1).Select(p => p.Key)).Where(Counts);
+        return heard.Concat(hand.Dropped.Where(d => d.Length is >= ShortestHeard and <= LongestHeard)).Concat(hand.HeardOf).Distinct().Order(StringComparer.Ordinal)
+            .Aggregate(new StringBuilder("word\n"), (text, w) => text.Append(w).Append('\n')).ToString();
+    }
 
     /// <summary>The file for each first letter, and one for names: name and content.</summary>
     public static IEnumerable<(string Name, string Content)> Shards(IEnumerable<Word> words) => words

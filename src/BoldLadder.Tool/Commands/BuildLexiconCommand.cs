@@ -36,9 +36,9 @@ public static class BuildLexiconCommand
         }
         var folder = Directory.CreateDirectory(Path.Combine(ProjectFolders.Data, "lexicon")).FullName;
         var different = 0;
-        foreach (var (name, content) in LexiconBuilder.Shards(words))
+        var heardOf = Path.Combine(ProjectFolders.Data, "inventory", "heard-of.tsv");
+        foreach (var (file, content) in LexiconBuilder.Shards(words).Select(s => (Path.Combine(folder, s.Name), s.Content)).Append((heardOf, builder.HeardOf(words))))
         {
-            var file = Path.Combine(folder, name);
             if (File.Exists(file) && File.ReadAllText(file) == content) continue;
             different++;
             if (check) errors.WriteLine($"{file} would come out different.");

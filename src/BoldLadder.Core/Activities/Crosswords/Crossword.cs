@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Activities.Crosswords;
 
@@ -35,6 +36,16 @@ public sealed record Crossword(int Width, int Height, ImmutableArray<CrosswordEn
 
     /// <summary>The share of cells that are filled, 0 to 1.</summary>
     public double Density => Width * Height == 0 ? 0 : (double)Filled / (Width * Height);
+
+    /// <summary>True when an entry of which only the crossings are filled could be taken for a crude word.</summary>
+    public bool LeavesCrudeShape
+    {
+        get
+        {
+            var shared = Entries.SelectMany(e => e.Cells.Select(c => (c.Row, c.Column))).GroupBy(c => c).Where(g => g.Count() > 1).Select(g => g.Key).ToHashSet();
+            return Entries.Any(e => CrudeWords.FitsCells([.. e.Cells.Select(c => shared.Contains((c.Row, c.Column)) ? c.Cell : null)]));
+        }
+    }
 
     private int Filled => Entries.SelectMany(e => e.Cells).Select(c => (c.Row, c.Column)).Distinct().Count();
 }

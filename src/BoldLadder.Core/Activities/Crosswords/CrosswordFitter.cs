@@ -30,7 +30,7 @@ public static class CrosswordFitter
         for (var start = 0; start < Math.Min(Starts, pool.Count); start++)
         {
             var grid = Filled(pool, start, count);
-            if (best is null || Worth(grid) > Worth(best)) best = grid;
+            if ((best is null || Worth(grid) > Worth(best)) && !grid.ToCrossword().LeavesCrudeShape) best = grid;
         }
         return best?.ToCrossword() ?? new Crossword(0, 0, []);
     }

@@ -24,25 +24,37 @@ internal sealed class KnownSounds
     private readonly string[] rudeLetters;
     private readonly string[] unsuitableLetters;
 
-    public KnownSounds(Lexicon lexicon, Accent accent)
+    /// <param name="otherSounds">What words that the lexicon lacks would sound like (<see cref="HeardOf"/>).</param>
+    public KnownSounds(Lexicon lexicon, Accent accent, IEnumerable<string> otherSounds)
     {
         var known = new Dictionary<string, HeardAs>(StringComparer.Ordinal);
         foreach (var name in lexicon.Names) known[Lexicon.SoundsIn(accent, name)] = HeardAs.Name;
         foreach (var word in lexicon.Words)
         {
-            var sounds = Lexicon.SoundsIn(accent, word);
-            if (word.Suitability == Suitability.Never) known[sounds] = HeardAs.Unsuitable;
-            else if (word.Zipf >= RarestHeard || word.IsKnown)
+            foreach (var reading in word.Also.Select(a => word.Changed(word.Suitability, a)).Prepend(word))
             {
-                known.TryAdd(sounds, HeardAs.Word);
-                // Many say noo for new.
-                known.TryAdd(sounds.Replace("j+uː", "uː", StringComparison.Ordinal), HeardAs.Word);
+                var sounds = Lexicon.SoundsIn(accent, reading);
+                if (word.Suitability == Suitability.Never) known[sounds] = HeardAs.Unsuitable;
+                else if (word.Zipf >= RarestHeard || word.IsKnown) AddWord(known, reading, sounds);
             }
         }
+        foreach (var spoken in otherSounds) known.TryAdd(spoken, HeardAs.Name);
+        var giggles = lexicon.Words.Where(w => CrudeWords.Giggles.Contains(w.Spelling) || CrudeWords.Crude.Contains(w.Spelling)).Select(w => Lexicon.SoundsIn(accent, w));
+        foreach (var giggle in giggles) known[giggle] = HeardAs.Unsuitable;
         heard = known.ToFrozenDictionary(StringComparer.Ordinal);
         rude = [.. lexicon.Words.Where(w => w.Flags.HasFlag(WordFlags.Rude)).Select(w => Lexicon.SoundsIn(accent, w).Split('+'))];
-        rudeLetters = [.. lexicon.Words.Where(w => w.Flags.HasFlag(WordFlags.Rude) && w.Spelling.Length >= ShortestContained).Select(w => w.Spelling)];
-        unsuitableLetters = [.. lexicon.Words.Where(w => w.Flags.HasFlag(WordFlags.Rude) || (w.Suitability == Suitability.Never && w.Spelling.Length >= ShortestContained)).Select(w => w.Spelling)];
+        rudeLetters = [.. lexicon.Words.Where(w => w.Flags.HasFlag(WordFlags.Rude)).Select(w => w.Spelling).Concat(CrudeWords.Crude).Where(w => w.Length >= ShortestContained).Distinct()];
+        unsuitableLetters = [.. lexicon.Words.Where(w => w.Flags.HasFlag(WordFlags.Rude) || (w.Suitability == Suitability.Never && w.Spelling.Length >= ShortestContained)).Select(w => w.Spelling).Concat(CrudeWords.Crude).Distinct()];
+    }
+
+    /// <summary>The word, as those say it who say noo for new, and its plural and past, whether they are in the lexicon or not: hoad is hoed.</summary>
+    private static void AddWord(Dictionary<string, HeardAs> known, Word word, string sounds)
+    {
+        known.TryAdd(sounds, HeardAs.Word);
+        known.TryAdd(sounds.Replace("j+uː", "uː", StringComparison.Ordinal), HeardAs.Word);
+        if (word.Suffix is not null) return;
+        if (word.PartsOfSpeech.HasFlag(PartsOfSpeech.Verb)) known.TryAdd($"{sounds}+{EndingSounds.OfEd(word.Segmentation)}", HeardAs.Word);
+        if ((word.PartsOfSpeech & (PartsOfSpeech.Noun | PartsOfSpeech.Verb)) != 0) known.TryAdd($"{sounds}+{EndingSounds.OfS(word.Segmentation)}", HeardAs.Word);
     }
 
     /// <param name="sounds">Joined by "+".</param>

@@ -52,9 +52,14 @@ public sealed class MadeUpJudge
 {
     private static readonly ConditionalWeakTable<Lexicon, ConcurrentDictionary<Accent, Ground>> Grounds = [];
 
+    private const int LongEnoughToMisread = 6;
+
     private readonly Lexicon lexicon;
     private readonly Accent accent;
     private readonly KnownSounds known;
+
+    /// <summary>The other accents: children of one class hear several, and laff is laugh in some.</summary>
+    private readonly (Accent Accent, KnownSounds Known)[] elsewhere;
     private readonly Derivation derivation;
     private readonly SpellingReader taughtReader;
     private readonly SpellingReader usualReader;
@@ -66,7 +71,14 @@ public sealed class MadeUpJudge
     public MadeUpJudge(Lexicon lexicon, Taught? taught, Accent accent)
     {
         (this.lexicon, this.accent) = (lexicon, accent);
-        (known, Shapes, usualReader) = Grounds.GetOrCreateValue(lexicon).GetOrAdd(accent, a => new Ground(new KnownSounds(lexicon, a), new WordShapes(lexicon), new SpellingReader(LikeliestSounds(lexicon).Contains)));
+        Ground Of(Accent of) => Grounds.GetOrCreateValue(lexicon).GetOrAdd(of, a =>
+        {
+            var usual = new SpellingReader(LikeliestSounds(lexicon).Contains);
+            var shapes = new WordShapes(lexicon);
+            return new Ground(new KnownSounds(lexicon, a, HeardOf.Words.SelectMany(w => usual.Read(w).Where(shapes.Allow).Take(1)).Select(r => Sounds(r, a))), shapes, usual);
+        });
+        (known, Shapes, usualReader) = Of(accent);
+        elsewhere = [.. Accent.All.Where(a => a != accent).Select(a => (a, Of(a).Known))];
         derivation = new Derivation(lexicon.Find);
         taughtReader = taught is null ? usualReader : new SpellingReader(c => c.IsRegular && taught.Covers(c));
     }
@@ -92,22 +104,45 @@ public sealed class MadeUpJudge
         if (known.HasUnsuitable(letters)) return MadeUpReason.Unsuitable;
         if (lexicon.FindName(letters) is not null) return MadeUpReason.Name;
         if (derivation.Of(letters) is { Suffix: not null }) return MadeUpReason.RealWord;
+        if (letters.Length >= LongEnoughToMisread && IsALetterShortOf(letters)) return MadeUpReason.SoundsLikeWord;
         if (LooksSuffixed(letters)) return MadeUpReason.LooksSuffixed;
         var usual = usualReader.Read(letters);
-        var heard = (sayable.Count > 0 ? sayable : [.. readings, .. usual]).Select(r => known.Of(Sounds(r))).ToList();
-        if (heard.Contains(HeardAs.Unsuitable)) return MadeUpReason.Unsuitable;
+        var heard = (sayable.Count > 0 ? sayable : [.. readings, .. usual]).SelectMany(HeardIn).ToList();
+        if (heard.Contains(HeardAs.Unsuitable)) return readings.Count > 0 && heard.Contains(HeardAs.Word) ? MadeUpReason.SoundsLikeWord : MadeUpReason.Unsuitable;
         if (readings.Count == 0) return usual.Count > 0 && usual.Any(Shapes.Allow) ? MadeUpReason.NotTaught : MadeUpReason.NotEnglish;
         if (heard.Contains(HeardAs.Word)) return MadeUpReason.SoundsLikeWord;
-        if (heard.Contains(HeardAs.Name)) return MadeUpReason.Name;
-        if (sayable.Count == 0) return MadeUpReason.NotEnglish;
+        if (HeardOf.Words.Contains(letters) || heard.Contains(HeardAs.Name)) return MadeUpReason.Name;
+        if (sayable.Count == 0 || sayable.TrueForAll(LooksWrong)) return MadeUpReason.NotEnglish;
         return HasTwoReadings(sayable) ? MadeUpReason.TwoReadings : MadeUpReason.None;
     }
+
+    /// <summary>What a reading would remind listeners of: in the school's accent, in the others, and as many children say it (fing for thing).</summary>
+    private IEnumerable<HeardAs> HeardIn(Segmentation reading)
+    {
+        var own = Sounds(reading, accent);
+        yield return known.Of(own);
+        foreach (var (from, to) in ChildrenSay)
+        {
+            if (own.Contains(from, StringComparison.Ordinal) && known.Of(own.Replace(from, to, StringComparison.Ordinal)) == HeardAs.Word) yield return HeardAs.Word;
+        }
+        foreach (var (other, sounds) in elsewhere) yield return sounds.Of(Sounds(reading, other));
+    }
+
+    private static readonly (string From, string To)[] ChildrenSay = [("f", "θ"), ("v", "ð"), ("d", "ð")];
+
+    /// <summary>
+    /// Letters that children would learn wrongly from: a double that English ends no word with but for a few, ph and other rare spellings at the start.
+    /// </summary>
+    private static bool LooksWrong(Segmentation reading) =>
+        reading.Parts[^1].Grapheme.Text is "bb" or "dd" or "gg" or "mm" or "nn" or "pp" or "rr" or "tt"
+        || reading.Parts.Where((p, i) => p.Notation is "g=g" && i + 1 < reading.Parts.Length && reading.Parts[i + 1].Grapheme.Text[0] is 'e' or 'i' or 'y').Any() // gid or jid?
+        || reading.Parts.Any(p => p.Grapheme.Text == "ph") || reading.Parts[0].Grapheme.Text is "kn" or "wr" or "gn" or "wh" or "rh" or "ps";
 
     /// <summary>Voiced or unvoiced th is one reading to a listener.</summary>
     private bool HasTwoReadings(List<Segmentation> readings)
     {
         if (readings.Exists(IsAAfterW)) return true;
-        return readings.Select(r => Sounds(r).Replace('ð', 'θ')).Distinct().Count() > 1;
+        return readings.Select(r => Sounds(r, accent).Replace('ð', 'θ')).Distinct().Count() > 1;
     }
 
     /// <summary>a after w, wh or qu says ɒ in most words, whatever was taught.</summary>
@@ -120,8 +155,11 @@ public sealed class MadeUpJudge
         return false;
     }
 
-    private string Sounds(Segmentation reading) =>
+    private static string Sounds(Segmentation reading, Accent accent) =>
         Lexicon.SoundsIn(accent, new Word(reading.Rejoin(), reading, 0, Suitability.Use, WordFlags.None, null));
+
+    /// <summary>stright: a known word with a letter left out, which a child would take for it.</summary>
+    private bool IsALetterShortOf(string letters) => Enumerable.Range(1, letters.Length - 1).Any(at => "aeiouhlr".Any(l => lexicon.Find(letters[..at] + l + letters[at..]) is { IsKnown: true }));
 
     /// <summary>jopped, vabs: a reader would look for a base.</summary>
     private static bool LooksSuffixed(string letters) =>
