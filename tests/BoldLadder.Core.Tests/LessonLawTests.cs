@@ -83,7 +83,6 @@ public class LessonLawTests
         var part = lesson.Parts.Single(p => p.Activities.Contains(activity)).Kind;
         var words = activity.Items.SelectMany(ReadByChildren.Words).Select(w => (request.Lexicon.Find(w) ?? request.Lexicon.FindName(w))!).ToList();
         Assert.All(words, w => Assert.True(w.Suitability == Suitability.Use, $"{where} {activity.Id}: {w}"));
-        Assert.All(activity.Items.OfType<IOfWord>(), i => Assert.False(Given.Materials.SetAside.Contains(i.Word), $"{where}: {i.Word} is set aside"));
         Assert.All(activity.Items.OfType<WordItem>().Where(i => i.Oral).Select(i => Given.Word(i.Word)), w => Assert.True(w.IsForLessons && w.IsKnown, $"{where} {activity.Id}: {w} is said"));
         Assert.Equal(activity.Items.Length, activity.Items.Select(i => i.Id).Distinct().Count());
         Assert.Equal(Chooser.All[activity.Kind].Response, activity.Response);

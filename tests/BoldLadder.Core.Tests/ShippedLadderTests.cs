@@ -4,6 +4,7 @@ using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Tool.Commands;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -286,5 +287,16 @@ public class ShippedLadderTests
         var pairs = Given.Lexicon.Words.Where(w => split.Split(' ').Any(s => w.Contains(Correspondence.Parse(s))) && after.CanRead(w) && w.Spelling.Contains(vowel, StringComparison.Ordinal))
             .Count(w => Given.Lexicon.Find(w.Spelling[..^1]) is { } closed && closed.Zipf > 2 && after.CanRead(closed));
         Assert.True(pairs >= 6, $"{pairs}");
+    }
+
+    public static TheoryData<string, int> Perturbed => Given.Deep ? new() { { "letters-first", 6 }, { "sounds-first", 6 }, { "short-vowels-first", 6 } } : new() { { "letters-first", 1 } };
+
+    [Theory]
+    [MemberData(nameof(Perturbed))]
+    public void An_order_does_not_hang_on_a_twentieth_of_the_words(string id, int times)
+    {
+        var moved = DeriveLadderCommand.Moved(id switch { "letters-first" => LettersFirst.Derive, "sounds-first" => SoundsFirst.Derive, _ => ShortVowelsFirst.Derive }, Given.Lexicon, times).ToList();
+        Assert.InRange(moved.Average(m => m.Move), 0, 0.5);
+        Assert.All(moved, m => Assert.InRange(m.Move, 0, 10));
     }
 }

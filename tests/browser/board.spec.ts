@@ -18,7 +18,7 @@ test.describe('with a server of its own', () => {
     const app = process.env['BOLD_APP']!;
     const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], { cwd: app, stdio: 'ignore' });
     const base = `http://127.0.0.1:${port}`;
-    await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 20_000 });
+    await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 60_000 });
     await page.goto(`${base}/sign-in`);
     await signIn(page);
     await page.getByRole('link', { name: 'Open lesson for Badgers' }).click();

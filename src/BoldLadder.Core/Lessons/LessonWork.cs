@@ -38,7 +38,7 @@ public sealed class LessonWork(LessonRequest request)
     public IReadOnlyList<Word> Before => before ??= [.. request.Before.ReadableOf(request.Lexicon.ForLessonsIn(request.Before.Accent)).Where(StandsAlone)];
 
     /// <summary>Words that children know at five, for what only the adult says.</summary>
-    public IReadOnlyList<Word> Known => known ??= [.. request.Lexicon.Known.Where(Allowed)];
+    public IReadOnlyList<Word> Known => known ??= [.. request.Lexicon.Known.Where(w => !request.Avoid.Contains(w.Spelling))];
 
     /// <summary>Words that could be read before today, where there are plenty only those that children know: the others are never chosen then.</summary>
     public IReadOnlyList<Word> LikelyBefore => likely ??= request.Before.ReadableOf(request.Lexicon.KnownIn(request.Before.Accent)).Where(StandsAlone).ToList() is { Count: >= Plenty } plenty ? plenty : Before;
@@ -87,10 +87,7 @@ public sealed class LessonWork(LessonRequest request)
 
     /// <summary>True for a word that may be shown by itself: not one with a capital letter, nor a contraction before contractions are the day's point.</summary>
     private bool StandsAlone(Word word) => (word.Flags & WordFlags.Capital) == WordFlags.None
-        && (!word.Patterns.HasFlag(Patterns.Contraction) || request.Today.Patterns.HasFlag(Patterns.Contraction)) && Allowed(word);
-
-    private bool Allowed(Word word) => !request.Avoid.Contains(word.Spelling) && !request.Materials.SetAside.Contains(word.Spelling)
-        && (word.Suffix is null || !request.Materials.SetAside.Contains(word.Suffix.Base));
+        && (!word.Patterns.HasFlag(Patterns.Contraction) || request.Today.Patterns.HasFlag(Patterns.Contraction)) && !request.Avoid.Contains(word.Spelling);
 
     private List<Word> ChooseSet()
     {

@@ -7,7 +7,7 @@ namespace BoldLadder.Tool.Building;
 /// Looks whether every row that people wrote still means something: its word is there, and where a reader agreed with the engine they agree still. A row that
 /// matches nothing is a typing slip, or a decision that got lost. Source: docs/data.md.
 /// </summary>
-internal static class HandCheck
+public static class HandCheck
 {
     private static readonly string[] AboutWords =
         ["overrides.tsv", "also.tsv", "suitability.tsv", "flags.tsv", "bases.tsv", "not-compound.tsv", "childhood.tsv", "topics.tsv", "american.tsv", "function-words.tsv"];

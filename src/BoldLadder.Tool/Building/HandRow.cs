@@ -4,7 +4,7 @@ namespace BoldLadder.Tool.Building;
 
 /// <summary>A row of a file that people keep by hand, with its place, so that a complaint can name it.</summary>
 /// <param name="Line">From 1, as editors count; the header is line 1.</param>
-internal sealed record HandRow(string File, int Line, string[] Cells)
+public sealed record HandRow(string File, int Line, string[] Cells)
 {
     public string this[int cell] => cell < Cells.Length ? Cells[cell] : throw Bad($"has {Cells.Length} columns; there should be at least {cell + 1}");
 

@@ -1,0 +1,55 @@
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+using BoldLadder.Tool;
+using BoldLadder.Tool.Building;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+/// <summary>A row that people wrote and that means nothing fails the build, and says where it stands. Source: docs/data.md.</summary>
+public class HandWorkTests
+{
+    private static readonly HandWork Hand = HandWork.Read(ProjectFolders.Data);
+
+    private static Dictionary<string, Word> Words => Given.Lexicon.Words.Concat(Given.Lexicon.Names).DistinctBy(w => w.Spelling).ToDictionary(w => w.Spelling);
+
+    [Fact]
+    public void Every_row_means_something_today() => Assert.Empty(HandCheck.Complaints(Hand, Words));
+
+    [Fact]
+    public void A_row_about_a_word_that_is_not_there_is_named_with_file_and_line()
+    {
+        var words = Words;
+        Assert.True(words.Remove("corner"));
+        var complaint = Assert.Single(HandCheck.Complaints(Hand, words), c => c.Contains("bases.tsv", StringComparison.Ordinal));
+        Assert.Matches(@"bases\.tsv:\d+: corner is not a word of the lexicon\.$", complaint);
+    }
+
+    [Fact]
+    public void A_word_that_is_no_longer_cut_as_it_was_read_is_named()
+    {
+        var words = Words;
+        var word = words["need"];
+        words["need"] = new Word("need", Segmentation.Parse("n|e|ed", "n|iː|d"), word.Zipf, word.Suitability, word.Flags, null);
+        Assert.Contains(HandCheck.Complaints(Hand, words), c => c.Contains("need was read as n|ee|d", StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData("ship\tsh|ip\tʃ|ɪ|p", "2: ship: ")]
+    [InlineData("ship\tsh|o|p\tʃ|ɒ|p", "2: ship cuts \"shop\", not \"ship\".")]
+    [InlineData("ship", "2: ship has 1 columns; there should be at least 2.")]
+    public void A_row_that_cannot_be_read_is_named_with_its_line(string row, string complaint)
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, "word\tgraphemes\tphonemes\n" + row + "\n");
+            var problem = Assert.Throws<FormatException>(() => Assert.Single(HandRow.Read(file)).Cut(1, 2));
+            Assert.StartsWith($"{file}:{complaint}", problem.Message, StringComparison.Ordinal);
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+}
