@@ -55,7 +55,10 @@ internal static class SpellingChoosers
     internal static string? SettledBy(LessonWork work, Word word) => work.Request.Materials.Sentences.Having(word).Where(work.MayBeRead).Where(s => s.Tokens.Length > 3 && s.Tokens.Count(t => t.Word == word) == 1).Select(s => s.Text).FirstOrDefault();
 
     /// <summary>Words just read with today's grapheme left out, to be written in.</summary>
-    private static IEnumerable<Item> Gaps(LessonWork work, string id, int count) => WithTarget(work, id, count, w => w.Required.Length > 1 && !CrudeWords.IsShape(w.Segmentation, PlaceOfTarget(work, w))).Select(w => Items.OfGap(id, w, PlaceOfTarget(work, w), WordChoice.Explain(work.Request, w)));
+    private static IEnumerable<Item> Gaps(LessonWork work, string id, int count) => WithTarget(work, id, count, w => MayHideTarget(work, w)).Select(w => Items.OfGap(id, w, PlaceOfTarget(work, w), WordChoice.Explain(work.Request, w)));
+
+    /// <summary>True for a word that today's grapheme can be left out of: something stays, and not the shape of a crude word.</summary>
+    private static bool MayHideTarget(LessonWork work, Word word) => word.Required.Length > 1 && !CrudeWords.IsShape(word.Segmentation, PlaceOfTarget(work, word));
 
     private static int PlaceOfTarget(LessonWork work, Word word) => Usable.PlaceOf(word, work.Request.Today.Correspondences);
 
@@ -73,7 +76,7 @@ internal static class SpellingChoosers
         var (request, accent) = (work.Request, work.Request.After.Accent);
         var known = new Dictionary<Correspondence, List<string>>();
         List<string> Options(Correspondence target) => known.TryGetValue(target, out var found) ? found : known[target] = [.. request.After.Correspondences.Where(c => !c.IsBath && c.Grapheme.IsSplit == target.Grapheme.IsSplit && accent.Project(c) == accent.Project(target)).Select(c => c.Grapheme.Text).Distinct()];
-        foreach (var word in WithTarget(work, id, count, w => w.Required.Length > 1 && !CrudeWords.IsShape(w.Segmentation, PlaceOfTarget(work, w)) && (w.IsKnown || w.Band == Band.Teach) && Options(w.Required[PlaceOfTarget(work, w)]).Count > 1 && !request.Lexicon.Homophones(w, accent).Any()))
+        foreach (var word in WithTarget(work, id, count, w => MayHideTarget(work, w) && (w.IsKnown || w.Band == Band.Teach) && Options(w.Required[PlaceOfTarget(work, w)]).Count > 1 && !request.Lexicon.Homophones(w, accent).Any()))
         {
             var place = PlaceOfTarget(work, word);
             var options = Options(word.Required[place]).OrderBy(o => o != word.Required[place].Grapheme.Text).Take(MostOptions);
