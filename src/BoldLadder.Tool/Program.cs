@@ -37,9 +37,10 @@ const string Usage = """
       derive-ladder [--check]             make data/ladders from data/lexicon (--check: compare, write nothing)
       review [--rungs N]                  words that the first rungs reach and nobody has read yet
       gold                                score data/lexicon against data/gold
-      draw-gold [--unread]                the seeded draw of words to judge by hand
+      draw-gold [--unread [--seed S]]     the seeded draw of words to judge by hand
+      second-opinion                      common words that espeak-ng says otherwise and nobody has judged
 
-    All but lessons and the last six take --json, and --accent southern-british (default), northern-english, general-american;
+    All but lessons and the last seven take --json, and --accent southern-british (default), northern-english, general-american;
     commands that take --taught take --lenient too. Input is standard input, UTF-8; output is tab-separated with a header.
     A taught file has one correspondence a line (sh=ʃ, a-e=eɪ, x=k+s) and patterns as "pattern: suffix-s"; without such a line all patterns are free.
     Ends with 0; 1 when a line of input could not be used; 2 after wrong usage.
@@ -70,6 +71,7 @@ try
         ["mark", .. var rest] => Run(MarkCommand.Run, rest),
         ["review", .. var rest] => Run(ReviewCommand.Run, rest),
         ["gold"] => GoldCommand.Run(output),
+        ["second-opinion"] => SecondOpinionCommand.Run(output, Console.Error),
         ["draw-gold", .. var rest] => DrawGoldCommand.Run(rest, output),
         ["--help" or "help"] => Help(Console.Out, 0),
         _ => Help(Console.Error, 2),

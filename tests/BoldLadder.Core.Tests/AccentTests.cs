@@ -1,5 +1,8 @@
 using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
+using BoldLadder.Tool;
+using BoldLadder.Tool.Building;
 using BoldLadder.Tool.Commands;
 using Xunit;
 
@@ -41,6 +44,34 @@ public class AccentTests
     [InlineData("tomato", "t|ə|m|eɪ|t|əʊ")]
     [InlineData("thirty", "θ|ɜː+r|t|iː")]
     public void General_american_keeps_the_segmentation_and_sounds_r(string word, string sounds) => Assert.Equal(sounds, Said(Accent.GeneralAmerican, word));
+
+    [Fact]
+    public void A_word_that_was_read_in_an_accent_is_said_as_it_was_read() =>
+        Assert.All(HandRow.Read(Path.Combine(ProjectFolders.Data, "review", "accents.tsv")), row => Assert.True(Said(Accent.Parse(row[0]), row[1]) == row[2], row.Bad($"{row[1]} was read as {row[2]}").Message));
+
+    [Theory]
+    [InlineData("wind", "w|ɪ|n|d")]
+    [InlineData("live", "l|ɪ|v")]
+    [InlineData("ow", "aʊ")]
+    [InlineData("strength", "s|t|r|e|ŋ|θ")]
+    [InlineData("tissue", "t|ɪ|ʃ|uː")]
+    [InlineData("putting", "p|ʊ|t|ɪ|ŋ")]
+    [InlineData("worrying", "w|ɜː|r|iː|ɪ|ŋ")]
+    public void The_american_source_does_not_bring_in_another_word_or_a_slip(string word, string sounds) => Assert.Equal(sounds, Said(Accent.GeneralAmerican, word));
+
+    [Fact]
+    public void A_form_is_said_as_its_base_is_in_general_american()
+    {
+        var byHand = HandWork.Read(ProjectFolders.Data).American;
+        var forms = Given.Lexicon.Words.Where(w => w.Suffix is { Suffix: Patterns.SuffixS or Patterns.SuffixEd or Patterns.SuffixIng } && w.IsForLessons).ToList();
+        Assert.NotEmpty(forms);
+        Assert.All(forms, form =>
+        {
+            var stem = Given.Word(form.Suffix!.Base);
+            if (stem.Required.Length + form.Suffix.Parts != form.Required.Length) return;
+            Assert.True(form.American.IsDefault == stem.American.IsDefault || byHand.ContainsKey(form.Spelling), $"{form} and {stem}");
+        });
+    }
 
     [Fact]
     public void Every_word_has_sounds_of_the_inventory_for_each_grapheme_in_every_accent()

@@ -16,12 +16,18 @@ public class GoldTests
     [InlineData("2001-5000", 100)]
     [InlineData("5001-20000", 100)]
     [InlineData("odd", 100)]
+    [InlineData("unread 1-1000", 50)]
+    [InlineData("unread 1001-3000", 50)]
+    [InlineData("unread 3001-6000", 50)]
+    [InlineData("unread 6001-12000", 49)]
+    [InlineData("unread again, 31", 180)]
+    [InlineData("unread again, 47", 180)]
     public void The_words_judged_by_hand_are_segmented_and_sounded_right(string stretch, int words)
     {
         var score = GoldScore.Of(Given.Lexicon, Accent.SouthernBritish, GoldScore.Rows("segmentation.tsv").Where(r => r[0] == stretch));
         Assert.True(score.Words >= words);
-        Assert.True(score.Segmentation >= 0.99, string.Join('\n', score.Misses));
-        Assert.True(score.Sounds >= 0.98, string.Join('\n', score.Misses));
+        Assert.True(score.Segmentation >= 0.995, string.Join('\n', score.Misses));
+        Assert.True(score.Sounds >= 0.99, string.Join('\n', score.Misses));
     }
 
     [Fact]

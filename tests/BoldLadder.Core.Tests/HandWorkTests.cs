@@ -2,6 +2,7 @@ using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 using BoldLadder.Tool.Building;
+using BoldLadder.Tool.Commands;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -51,5 +52,36 @@ public class HandWorkTests
         {
             File.Delete(file);
         }
+    }
+
+    [Fact]
+    public void Each_word_that_a_synthesiser_says_otherwise_was_judged_as_it_is_today_with_a_reason()
+    {
+        var words = Words;
+        Assert.All(Hand.SecondOpinion, row =>
+        {
+            Assert.True(words[row[0]].Segmentation.Phonemes == row[1], row.Bad("is said otherwise than when it was judged").Message);
+            Assert.False(SecondOpinion.IsAlike(row[1], row[2]), row.Bad("differs in nothing that counts").Message);
+            Assert.True(row[3].Length > 10, row.Bad("has no reason").Message);
+        });
+        Assert.Equal(Hand.SecondOpinion.Count, Hand.SecondOpinion.DistinctBy(r => r[0]).Count());
+    }
+
+    [Theory]
+    [InlineData("b|ə|n|ɑː|n|ə", "bənɑːnɐ", true)]
+    [InlineData("f|ɑː", "fɑːɹ", true)]
+    [InlineData("h|æ|p|iː", "hæpi", true)]
+    [InlineData("w|ɒ|n", "wʌn", false)]
+    [InlineData("ʃ|iː|p", "ʃɪp", false)]
+    [InlineData("b|uː|k", "bʊk", false)]
+    public void Only_weak_vowels_and_a_last_r_are_levelled_before_two_sayings_are_compared(string ours, string heard, bool alike) => Assert.Equal(alike, SecondOpinion.IsAlike(ours, heard));
+
+    [Fact]
+    public void A_judgement_that_no_longer_holds_and_one_that_is_missing_are_named()
+    {
+        var judged = new[] { new HandRow("second-opinion.tsv", 2, ["one", "w+ʌ|n", "wɒn", "both are said"]), new HandRow("second-opinion.tsv", 3, ["salt", "s|ɔː|l|t", "sɒlt", "both are said"]) };
+        var complaints = SecondOpinionCommand.Complaints([new("one", "w+ʌ|n", "wɒn"), new("fault", "f|ɔː|l|t", "fɒlt")], judged).ToList();
+        Assert.Equal(["fault\tf|ɔː|l|t\tfɒlt\t", "second-opinion.tsv:3: salt is not said otherwise any more, or not among the words: remove the row."], complaints);
+        Assert.Contains("was judged with", Assert.Single(SecondOpinionCommand.Complaints([new("one", "w|ʌ|n", "wɒn"), new("salt", "s|ɔː|l|t", "sɒlt")], judged)), StringComparison.Ordinal);
     }
 }

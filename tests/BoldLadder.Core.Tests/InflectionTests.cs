@@ -28,12 +28,4 @@ public class InflectionTests
     [InlineData("hopier", "hop", Patterns.SuffixEr, Patterns.JoinYToI)]
     public void What_the_letters_do_not_bear_out_is_no_form(string word, string stem, Patterns suffix, Patterns join) =>
         Assert.Null(Inflection.Of(word, new SuffixLink(stem, suffix, join), Given.Word(stem).Segmentation));
-
-    [Theory]
-    [InlineData("shot", 1, true)]
-    [InlineData("ship", 2, true)]
-    [InlineData("moon", 1, false)]
-    [InlineData("rain", 1, false)]
-    public void A_gap_must_not_be_one_that_a_child_fills_with_something_crude(string word, int hidden, bool crude) =>
-        Assert.Equal(crude, CrudeWords.IsShape(Given.Word(word).Segmentation, hidden));
 }

@@ -78,22 +78,14 @@ public class LessonLawTests
     /// <summary>True for an item that says why it is there; what is only laid out of words that say so (a sort, a crossword) has nothing of its own to say.</summary>
     private static bool IsExplained(Item item) => item is IExplained explained ? explained.Reasons.Length > 0 : item is LineItem or SortItem or CrosswordItem or BesideItem or PatternItem or PromptItem;
 
-    /// <summary>The letters that stay, and a crude word of which they are all but one run: sh__t.</summary>
-    private static bool LeavesCrude(IReadOnlyList<int> marks, string word, int gap)
-    {
-        var (before, after) = (string.Concat(word.Where((_, i) => marks[i] < gap)), string.Concat(word.Where((_, i) => marks[i] > gap)));
-        return !marks.Where((m, i) => i > 0 && m < marks[i - 1]).Any() && CrudeWords.Crude.Any(c => c != word && c.Length - before.Length - after.Length is 1 or 2
-            && c.StartsWith(before, StringComparison.Ordinal) && c.EndsWith(after, StringComparison.Ordinal));
-    }
-
     private static void HoldsFor(LessonRequest request, Lesson lesson, Activity activity, string where)
     {
         var part = lesson.Parts.Single(p => p.Activities.Contains(activity)).Kind;
         var words = activity.Items.SelectMany(ReadByChildren.Words).Select(w => (request.Lexicon.Find(w) ?? request.Lexicon.FindName(w))!).ToList();
         Assert.All(words, w => Assert.True(w.Suitability == Suitability.Use, $"{where} {activity.Id}: {w}"));
         Assert.All(activity.Items.OfType<WordItem>().Where(i => i.Oral).Select(i => Given.Word(i.Word)), w => Assert.True(w.IsForLessons && w.IsKnown, $"{where} {activity.Id}: {w} is said"));
-        Assert.All(activity.Items.OfType<GapItem>(), i => Assert.False(LeavesCrude(i.Marks, i.Word, i.Gap), $"{where}: {i.Word} without its part {i.Gap}"));
-        Assert.All(activity.Items.OfType<ChoiceItem>(), i => Assert.False(LeavesCrude(i.Marks, i.Word, i.Gap), $"{where}: {i.Word} without its part {i.Gap}"));
+        Assert.All(activity.Items.OfType<GapItem>(), i => Assert.False(CrudeShapeTests.IsCrude(i.Word, i.Marks, i.Gap), $"{where}: {i.Word} without its part {i.Gap}"));
+        Assert.All(activity.Items.OfType<ChoiceItem>(), i => Assert.False(CrudeShapeTests.IsCrude(i.Word, i.Marks, i.Gap), $"{where}: {i.Word} without its part {i.Gap}"));
         Assert.Equal(activity.Items.Length, activity.Items.Select(i => i.Id).Distinct().Count());
         Assert.Equal(Chooser.All[activity.Kind].Response, activity.Response);
         Assert.All(activity.Items.Concat(activity.Items.OfType<LineItem>().SelectMany(l => l.Words)), i => Assert.True(IsExplained(i), $"{where}: {i.Id} has no reason"));

@@ -4,6 +4,7 @@ using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
 using BoldLadder.Core.Texts;
 using Xunit;
 
@@ -144,11 +145,45 @@ public class TemplateTests
     }
 
     [Fact]
-    public void A_meaning_never_has_its_word_in_it_and_each_text_has_questions()
+    public void Each_text_has_questions_and_a_sentence_is_short()
     {
-        Assert.All(Given.Materials.Meanings.Words, w => Assert.DoesNotContain(w, Given.Materials.Meanings.Of(w)!.Split(' ', ',', '.')));
         Assert.All(Given.Materials.Texts.Texts, t => Assert.InRange(t.Questions.Length, 2, 4));
         Assert.All(Given.Materials.Sentences.Sentences, s => Assert.InRange(s.Tokens.Length, 2, 12));
+    }
+
+    [Fact]
+    public void A_meaning_is_a_short_line_of_decent_words_without_the_word_itself()
+    {
+        var meanings = Given.Materials.Meanings;
+        Assert.All(meanings.Words.Select(Given.Word), word =>
+        {
+            var line = meanings.Of(word)!;
+            var said = line.Split([' ', ',', '.', ';', '!'], StringSplitOptions.RemoveEmptyEntries);
+            Assert.True(said.Length <= 18, $"{word}: {line}");
+            Assert.All(said.Select(s => Given.Lexicon.Find(s) ?? Given.Lexicon.Find(s.ToLowerInvariant())).OfType<Word>(), w =>
+            {
+                Assert.True(w.Suitability != Suitability.Never, $"{word}: {line}: {w}");
+                Assert.True(w.Spelling != word.Spelling && w.Suffix?.Base != word.Spelling, $"{word}: {line}");
+            });
+        });
+    }
+
+    [Fact]
+    public void Every_word_to_be_taught_has_a_meaning_or_comes_from_a_word_that_children_know()
+    {
+        bool IsClear(Word word) => Given.Materials.Meanings.Has(word) || (word.Suffix is { } link && (Given.Lexicon.Find(link.Base)!.IsKnown || Given.Materials.Meanings.Has(Given.Word(link.Base))));
+        Assert.Empty(Given.Lexicon.ForLessons.Where(w => !w.IsKnown && !IsClear(w)));
+    }
+
+    [Fact]
+    public void A_form_goes_by_the_meaning_of_its_base()
+    {
+        var meanings = new Meanings(["stitch\tto sew", "hadn't\t", "teach\tto show how"]);
+        Assert.Equal("stitch: to sew", meanings.Of(Given.Word("stitches")));
+        Assert.True(meanings.Has(Given.Word("hadn't")));
+        Assert.Null(meanings.Of(Given.Word("hadn't")));
+        Assert.Null(meanings.Of(Given.Word("teacher")));
+        Assert.DoesNotContain("hadn't", meanings.Words);
     }
 
     [Fact]

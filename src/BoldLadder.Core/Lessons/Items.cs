@@ -23,7 +23,7 @@ public static class Items
     public static ImmutableArray<int> MarksOf(Word word) => [.. word.Segmentation.Letters().Select(l => l.Part)];
 
     /// <summary>The one-line meaning to give with a word; null for one that children know, or where the school gives none.</summary>
-    public static string? MeaningFor(LessonRequest request, Word word) => word.IsKnown || !request.MeaningsInLessons ? null : request.Materials.Meanings.Of(word.Spelling);
+    public static string? MeaningFor(LessonRequest request, Word word) => word.IsKnown || !request.MeaningsInLessons ? null : request.Materials.Meanings.Of(word);
 
     public static CardItem OfCorrespondence(string activity, Correspondence correspondence, IEnumerable<Reason> reasons, PositionFacts? positions = null) => new(
         $"{activity}:{correspondence.ReferenceNotation}", false, correspondence.ReferenceNotation, correspondence.Grapheme.Text, correspondence.SoundText,

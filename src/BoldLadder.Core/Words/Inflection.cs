@@ -24,6 +24,7 @@ public static class Inflection
         {
             Patterns.SuffixS => WithS(stem, link, word),
             Patterns.SuffixEs => Hisses(stem) && Before(stem, link.Join, "") is { } before ? [.. before, Correspondence.Parse("es=ɪ+z")] : default,
+            Patterns.SuffixEd when stem.Parts[^1].Grapheme.Text == "ee" => stem.Parts.Add(Correspondence.Parse("d=d")), // agreed keeps its ee
             Patterns.SuffixEd => Before(stem, link.Join, "l=ə+l") is { } before ? [.. before, Correspondence.Parse($"ed={EndingSounds.OfEd(stem)}")] : default,
             Patterns.SuffixLy => WithLy(stem, link),
             _ => Before(stem, link.Join, "l=l") is { } before ? [.. before, .. Endings[link.Suffix].Select(Correspondence.Parse)] : default,

@@ -116,6 +116,7 @@ public static class AmericanSounds
         foreach (var phone in phones)
         {
             if (AmericanPhones.IsVowel(phone)) vowels++;
+            else if (part.IsVowel && phone is not ("R" or "Y" or "W")) return Strange * 2;
         }
         if (!part.IsVowel) return vowels == 0 && phones.Length == part.Sounds.Length ? 2 : Strange * 2;
         var endsWithR = phones[^1] == "R";

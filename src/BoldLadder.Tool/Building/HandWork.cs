@@ -37,7 +37,8 @@ public sealed class HandWork
         FunctionWords = Rows("function-words.tsv").ToDictionary(r => r[0], r => LexiconRow.ParseSpeech(r[1]));
         Also = Rows("also.tsv").ToLookup(r => r[0], r => r.Cut(1, 2));
         American = Rows("american.tsv").ToDictionary(r => r[0], r => r[1].Split('|'));
-        ReviewRows = [.. Directory.EnumerateFiles(Path.Combine(data, "review"), "*.tsv").Order(StringComparer.Ordinal).SelectMany(HandRow.Read)];
+        SecondOpinion = HandRow.Read(Path.Combine(data, "review", "second-opinion.tsv"));
+        ReviewRows = [.. Directory.EnumerateFiles(Path.Combine(data, "review"), "batch-*.tsv").Order(StringComparer.Ordinal).SelectMany(HandRow.Read)];
         Review = ReviewRows.GroupBy(r => r[0]).ToDictionary(g => g.Key, g => new Reading(g.Last().Parsed(3, LexiconRow.ParseBand), g.Last().Parsed(4, LexiconRow.ParseSuitability)));
         var stems = Rows("bath.tsv").ToList();
         var ends = string.Join('|', stems.Where(r => r[1] == "ending").Select(r => r[0]));
@@ -49,6 +50,9 @@ public sealed class HandWork
 
     /// <summary>The rows of data/review.</summary>
     internal IReadOnlyList<HandRow> ReviewRows { get; }
+
+    /// <summary>Words that a synthesiser says otherwise, judged right as they are: word, our sounds, its, the reason.</summary>
+    public IReadOnlyList<HandRow> SecondOpinion { get; }
 
     /// <summary>Segmentations that win over the aligner's.</summary>
     public IReadOnlyDictionary<string, Segmentation> Overrides { get; }

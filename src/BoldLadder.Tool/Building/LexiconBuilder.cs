@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text;
+using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
@@ -51,6 +52,10 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
         var words = candidates.Where(c => aligned.ContainsKey(c.Spelling))
             .ToDictionary(c => c.Spelling, c => ToWord(c, built.Of(c.Spelling)!, built.LinkOf(c.Spelling), compounds.Find(c.Spelling)), StringComparer.Ordinal);
         foreach (var word in Derived(candidates, words, suffixes)) words[word.Spelling] = word;
+        foreach (var (spelling, american) in words.Values.Where(w => !hand.American.ContainsKey(w.Spelling)).Select(w => (w.Spelling, Sounds: LikeItsBase(w, words))).Where(w => w.Sounds is not null).ToList())
+        {
+            words[spelling] = words[spelling].SaidInAmerica(american!.Value);
+        }
         List<Word> all = [.. words.Values.Concat(hand.Names.Select(n => ToName(n, aligner)).OfType<Word>()).OrderBy(w => w.Spelling, StringComparer.Ordinal)];
         Complaints = [.. HandCheck.Complaints(hand, all.ToDictionary(w => w.Spelling, StringComparer.Ordinal))];
         return all;
@@ -140,8 +145,17 @@ public sealed class LexiconBuilder(WordSources sources, HandWork hand)
 
     private ImmutableArray<string> AmericanOf(Word word, Candidate candidate)
     {
-        if (hand.American.TryGetValue(word.Spelling, out var given)) return [.. given];
-        return candidate.Pronunciations.Length == 0 ? default : AmericanSounds.Of(word, candidate.Pronunciations[0]);
+        if (hand.American.TryGetValue(word.Spelling, out var given)) return given is [""] ? default : [.. given];
+        return candidate.Pronunciations.Length == 0 || word.Flags.HasFlag(WordFlags.Heteronym) ? default : AmericanSounds.Of(word, candidate.Pronunciations[0]);
+    }
+
+    /// <summary>What Americans say for a form: as for its base, and the ending by the accent's rule; null where that is so already, or the word is no form.</summary>
+    private static ImmutableArray<string>? LikeItsBase(Word word, Dictionary<string, Word> words)
+    {
+        if (word.Suffix is not { Suffix: Patterns.SuffixS or Patterns.SuffixEs or Patterns.SuffixEd or Patterns.SuffixIng or Patterns.SuffixEst } link
+            || !words.TryGetValue(link.Base, out var stem) || stem.Required.Length + link.Parts != word.Required.Length) return null;
+        if (stem.American.IsDefault) return word.American.IsDefault ? null : default(ImmutableArray<string>);
+        return [.. stem.American, .. word.Required[^link.Parts..].Select(Accent.GeneralAmerican.Project)];
     }
 
     private double Zipf(Candidate candidate)

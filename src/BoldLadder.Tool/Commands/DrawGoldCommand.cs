@@ -1,6 +1,7 @@
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Building;
+using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
@@ -19,7 +20,7 @@ public static class DrawGoldCommand
 
     public static int Run(string[] arguments, TextWriter output)
     {
-        if (arguments is ["--unread"]) return Unread(output);
+        if (arguments is ["--unread", .. var rest]) return Unread(new Arguments("draw-gold --unread", rest, [], ["--seed"]).Seed(), output);
         var sources = WordSources.Read(Path.Combine(ProjectFolders.Data, "sources"));
         var ranked = new LexiconBuilder(sources, HandWork.Read(ProjectFolders.Data)).Ranked();
         var judged = File.ReadLines(Path.Combine(ProjectFolders.Data, "gold", "segmentation.tsv")).Select(l => l.Split('\t')).Where(c => c[0] == "first").Select(c => c[1]).ToHashSet(StringComparer.Ordinal);
@@ -31,14 +32,14 @@ public static class DrawGoldCommand
         return 0;
     }
 
-    private static int Unread(TextWriter output)
+    private static int Unread(long seed, TextWriter output)
     {
         var unread = Lexicon.Read(ProjectFolders.LexiconShards()).Words
             .Where(w => w.Suitability == Suitability.Use && (w.Flags & (WordFlags.Reviewed | WordFlags.AmericanOnly | WordFlags.Name | WordFlags.Place)) == WordFlags.None)
             .OrderByDescending(w => w.Zipf).ThenBy(w => w.Spelling, StringComparer.Ordinal).Select((word, i) => (Rank: i + 1, Word: word.Spelling)).ToList();
         foreach (var (from, to) in UnreadStretches)
         {
-            foreach (var (rank, word) in Seeded.For(Seed, $"unread {from}").Shuffle(unread.Take(to).Skip(from - 1)).Take(PerStretch / 2)) output.WriteLine($"{rank}\t{word}");
+            foreach (var (rank, word) in Seeded.For(seed, $"unread {from}").Shuffle(unread.Take(to).Skip(from - 1)).Take(PerStretch / 2)) output.WriteLine($"{rank}\t{word}");
         }
         return 0;
     }

@@ -119,7 +119,7 @@ public static class WordEndpoints
         var alike = words.Alike;
         var own = scope.Words.FirstOrDefault(w => w.Spelling == plain) is { } said ? View(said) : null;
         return TypedResults.Ok(new WordView(plain, found.Source, known.Segmentation.Graphemes, string.Join('|', scope.Accent.Sounds(known)), Items.MarksOf(known), known.Segmentation.Taps, known.Segmentation.SoundCount, known.Segmentation.Shape,
-            Syllables.Of(known), [.. known.Patterns.Each().Select(p => p.Id())], Math.Round(known.Zipf, 1), known.IsKnown, known.Suitability, words.Materials.Meanings.Of(plain),
+            Syllables.Of(known), [.. known.Patterns.Each().Select(p => p.Id())], Math.Round(known.Zipf, 1), known.IsKnown, known.Suitability, known.IsKnown ? null : words.Materials.Meanings.Of(known),
             [.. known.Required.Select(c => new WordPartView(c.ReferenceNotation, c.Grapheme.Text, scope.Accent.Project(c), c.IsRegular ? work.Facts.Of(c) : null))],
             [.. words.Lexicon.Homophones(known, scope.Accent).Where(h => h.Suitability == Suitability.Use).Take(FewOfEach).Select(h => h.Spelling)],
             [.. alike.Rhymes(known).Take(FewOfEach).Select(r => r.Spelling)], [.. alike.MinimalPairs(known).Where(p => p.Word.IsKnown).Take(FewOfEach).Select(p => new PairView(p.Word.Spelling, p.Sound, p.Other))],

@@ -33,7 +33,7 @@ public sealed record LessonScore(ImmutableArray<QualityPart> Parts)
         return new LessonScore(
         [
             new("target", request.Today.Kind == RungKind.Lesson && request.Today.TeachesSomething ? Math.Min(1, own * 3 / 2) : 1, Weights.QualityTarget),
-            new("known", Share(practised, w => w.IsKnown || request.Materials.Meanings.Of(w.Spelling) is not null), Weights.QualityKnown),
+            new("known", Share(practised, w => w.IsKnown || request.Materials.Meanings.Has(w)), Weights.QualityKnown),
             new("fresh", Share(read, w => !request.RecentWords.TryGetValue(w.Spelling, out var ago) || ago > WordChoice.DueAfter), Weights.QualityFresh),
             new("spread", Spread(read), Weights.QualitySpread),
             new("rising", Rising(read), Weights.QualityRising),

@@ -76,7 +76,7 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         var request = work.Request;
         var worth = Math.Min(word.Zipf, Weights.CommonEnough) * Weights.Common;
         if (word.IsKnown) worth += Weights.Known;
-        else if (request.Materials.Meanings.Of(word.Spelling) is not null) worth += Weights.Explained;
+        else if (request.Materials.Meanings.Has(word)) worth += Weights.Explained;
         else if (word.Zipf < Weights.HeardByAll) worth += Weights.NeitherKnownNorExplained;
         if (word.PartsOfSpeech == PartsOfSpeech.Exclamation) worth += Weights.OnlyCalledOut;
         if (word.Suffix is null) worth += Weights.BaseForm;

@@ -92,9 +92,9 @@ internal static class RevisitChoosers
     {
         var request = work.Request;
         var sounds = Saying(SoundsOf(request.Newest.Take(RecentCorrespondences)));
-        var told = work.Known.Where(w => w.Suffix is null && request.Materials.Meanings.Of(w.Spelling) is not null).ToList();
+        var told = work.Known.Where(w => w.Suffix is null && request.Materials.Meanings.Of(w) is not null).ToList();
         var own = told.Where(w => w.ContainsAny(sounds)).ToList();
-        return work.Choice(id).Take(own.Count >= count ? own : told, count).Select(w => new ClueItem($"{id}:{w.Spelling}", false, w.Spelling, request.Materials.Meanings.Of(w.Spelling)!, [Reason.Of("only-said")]));
+        return work.Choice(id).Take(own.Count >= count ? own : told, count).Select(w => new ClueItem($"{id}:{w.Spelling}", false, w.Spelling, request.Materials.Meanings.Of(w)!, [Reason.Of("only-said")]));
     }
 
     /// <summary>Words with what was taught last, rather not those that come in Practise anyway.</summary>
