@@ -62,6 +62,7 @@ public class PatternTests
     [Fact]
     public void A_suffixed_word_is_decodable_when_base_suffix_and_join_are()
     {
+        Assert.Equal(["suffix-es"], Given.Taught("w=w i=ɪ sh=ʃ", free: Patterns.None).Obstacles(Given.Word("wishes")).Select(o => o.ToString()));
         Assert.Equal("a|g|r|ee|d", Given.Word("agreed").Segmentation.Graphemes);
         var taught = Given.Taught("h=h o-e=əʊ p=p ed=t", free: Patterns.All);
         Assert.True(taught.CanRead(Given.Word("hope")));

@@ -86,8 +86,10 @@ public sealed class Taught
         if (CanRead(word)) return [];
         var found = ImmutableArray.CreateBuilder<Obstacle>();
         var parts = word.NeedsIn(Accent).Parts;
-        foreach (var place in TrickyPlaces(word)) found.Add(obstacles.Value[parts[place].Index]);
-        foreach (var pattern in (word.Patterns & ~(Patterns | Free)).Each()) found.Add(new Obstacle(null, pattern));
+        var missing = word.Patterns & ~(Patterns | Free);
+        var supplied = word.Suffix is { } link && missing.HasFlag(link.Suffix) ? link.Parts : 0; // its suffix brings its own graphemes
+        foreach (var place in TrickyPlaces(word).Where(p => p < parts.Length - supplied)) found.Add(obstacles.Value[parts[place].Index]);
+        foreach (var pattern in missing.Each()) found.Add(new Obstacle(null, pattern));
         return found.ToImmutable();
     }
 
