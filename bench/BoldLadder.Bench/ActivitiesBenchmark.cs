@@ -1,16 +1,18 @@
 using BenchmarkDotNet.Attributes;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Activities.Crosswords;
 using BoldLadder.Core.Activities.MadeUp;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Marking;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Texts;
-using BoldLadder.Core.Words.Facts;
 using BoldLadder.Core.Words;
-using BoldLadder.Tool.Commands;
+using BoldLadder.Core.Words.Facts;
 using BoldLadder.Tool;
+using BoldLadder.Tool.Commands;
 
 namespace BoldLadder.Bench;
 

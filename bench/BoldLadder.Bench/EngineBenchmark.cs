@@ -1,4 +1,6 @@
 using BenchmarkDotNet.Attributes;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Analysis;
 using BoldLadder.Core.Sounds;
@@ -70,7 +72,7 @@ public class EngineBenchmark
     [Benchmark(Description = "the rung of every word on a ladder")]
     public int WhenDecodable()
     {
-        var reach = new Reach(ladder, Leniencies.All, Accent.SouthernBritish);
+        var reach = ladder.ReachIn(Leniencies.All, Accent.SouthernBritish);
         return lexicon.Words.Count(w => reach.RungOf(w) is not null);
     }
 }

@@ -3,10 +3,10 @@ using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
 using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using BoldLadder.Bench;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
-
 if (args is ["text"])
 {
     TextRun.Run(Console.Out);

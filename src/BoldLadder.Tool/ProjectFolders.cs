@@ -1,4 +1,4 @@
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Tool;
@@ -14,7 +14,7 @@ public static class ProjectFolders
         Directory.EnumerateFiles(Path.Combine(Data, "lexicon"), "*.tsv").Order(StringComparer.Ordinal).Select(File.ReadAllText);
 
     /// <summary>What lessons are filled from.</summary>
-    public static Materials Materials(Lexicon lexicon) => Core.Lessons.Materials.Read(lexicon, file => File.ReadLines(Path.Combine(Data, file)));
+    public static Materials Materials(Lexicon lexicon) => Core.Lessons.Choosers.Materials.Read(lexicon, file => File.ReadLines(Path.Combine(Data, file)));
 
     private static string Find()
     {

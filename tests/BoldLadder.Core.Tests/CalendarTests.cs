@@ -2,6 +2,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Analysis;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Spelling;
 using Xunit;
 

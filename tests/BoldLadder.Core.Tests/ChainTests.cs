@@ -1,4 +1,6 @@
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Activities.Chains;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;

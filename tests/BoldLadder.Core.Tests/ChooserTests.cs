@@ -1,7 +1,9 @@
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
@@ -19,7 +21,7 @@ public class ChooserTests
     private static LessonRequest Day(Patterns pattern) => Given.Request(Given.LettersFirst.Rungs.IndexOf(Given.LettersFirst.Rungs.First(r => r.Patterns.HasFlag(pattern))), 3);
 
     private static List<T> Made<T>(LessonRequest request, ActivityKind kind, int count = 6)
-        where T : Item => [.. (Chooser.Make(new LessonWork(request), kind, Chooser.All[kind].Part, count)?.Items ?? []).Cast<T>()];
+        where T : Item => [.. (Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, count)?.Items ?? []).Cast<T>()];
 
     private static bool Says(WordItem item, string sound) => item.Phonemes.Split('|', '+').Contains(sound);
 
@@ -305,7 +307,7 @@ public class ChooserTests
         var lesson = LessonPlanner.Plan(request);
         foreach (var kind in Chooser.All.Keys)
         {
-            var items = Chooser.Make(new LessonWork(request), kind, Chooser.All[kind].Part, 8)?.Items ?? [];
+            var items = Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, 8)?.Items ?? [];
             Assert.DoesNotContain(items.SelectMany(ReadByChildren.Words), request.Avoid.Contains);
             Assert.DoesNotContain(items.OfType<WordItem>().Select(w => w.Word), request.Avoid.Contains);
         }
@@ -321,7 +323,7 @@ public class ChooserTests
         Assert.NotEmpty(with);
         Assert.All(with, w => Assert.False(Given.Word(w.Word).IsKnown));
         Assert.Empty(days.SelectMany(d => Explained(d with { MeaningsInLessons = false })));
-        Assert.Equal("to act or sing for people", Items.MeaningFor(days[0], Given.Word("perform")));
+        Assert.Equal("to act or sing for people", ItemMaker.MeaningFor(days[0], Given.Word("perform")));
     }
 
     [Fact]

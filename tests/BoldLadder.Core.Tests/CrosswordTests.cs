@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using System.Xml.Linq;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Activities.Crosswords;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;

@@ -1,4 +1,4 @@
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Words;
 using Xunit;
 
@@ -28,7 +28,7 @@ public class CrudeShapeTests
             for (var gap = 0; gap < word.Segmentation.Parts.Length; gap++)
             {
                 var isShape = CrudeWords.IsShape(word.Segmentation, gap);
-                Assert.True(isShape || !IsCrude(word.Spelling, Items.MarksOf(word), gap), $"{word} without its part {gap}");
+                Assert.True(isShape || !IsCrude(word.Spelling, ItemMaker.MarksOf(word), gap), $"{word} without its part {gap}");
                 gaps++;
                 if (isShape) refused++;
             }

@@ -1,6 +1,10 @@
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Activities.MadeUp;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -27,7 +31,7 @@ public class ExtrasTests
 
     private static IEnumerable<(LessonRequest Request, Lesson Lesson)> With(ActivityKind kind)
     {
-        var part = Core.Lessons.Choosers.Chooser.All[kind].Part;
+        var part = ActivityFacts.Of(kind).Part;
         foreach (var (request, lesson) in Lessons())
         {
             if (LessonPlanner.Another(request, lesson, part, kind, request.Seed) is not { } made) continue;
@@ -38,7 +42,7 @@ public class ExtrasTests
     [Fact]
     public void The_ways_to_practise_come_by_turns()
     {
-        var series = new LessonSeries(Given.LettersFirst, Given.Materials, Core.Ladders.Leniencies.All, Accent.SouthernBritish, 30, 3);
+        var series = new LessonSeries(Given.LettersFirst, Given.Materials, Core.Decoding.Leniencies.All, Accent.SouthernBritish, 30, 3);
         var kinds = new HashSet<ActivityKind>();
         while (series.Lessons < 40) kinds.UnionWith(series.PlanNext().Lesson.Activities.Select(a => a.Kind));
         Assert.Superset(new HashSet<ActivityKind> { ActivityKind.WordChain, ActivityKind.MadeUpWords, ActivityKind.MissingGrapheme, ActivityKind.SoundToSpellings }, kinds);
@@ -128,7 +132,7 @@ public class ExtrasTests
         {
             var (_, lesson) = With(kind).First();
             var ids = lesson.Activities.Single(a => a.Kind == kind).Items.Select(i => i.Id);
-            var nothing = Core.Ladders.Taught.Nothing;
+            var nothing = Core.Decoding.Taught.Nothing;
             Assert.Superset(ids.ToHashSet(), LessonCheck.Problems(lesson, nothing, nothing, new HashSet<string>(), Given.Lexicon).Select(p => p.ItemId).ToHashSet());
         }
     }

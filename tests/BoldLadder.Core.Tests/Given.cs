@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;

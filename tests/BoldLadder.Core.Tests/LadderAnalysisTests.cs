@@ -1,3 +1,5 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Analysis;
 using BoldLadder.Core.Ladders.Derived;
@@ -92,9 +94,9 @@ public class LadderAnalysisTests
         Ladder Without(Ladder ladder) => ladder with { Rungs = [.. ladder.Rungs.Select(r => r with { Reason = null })] };
         var some = Without(Ladder("a=æ t=t", "s=s p=p", "n=n"));
         var analysis = LadderAnalysis.Of(some, Index);
-        Assert.All(analysis.Rungs, r => Assert.Equal(r.UsableWords < ThinRungs.Enough, r.Warnings.Any(w => w.Kind == WarningKind.Thin)));
+        Assert.All(analysis.Rungs, r => Assert.Equal(r.UsableWords < Usable.Enough, r.Warnings.Any(w => w.Kind == WarningKind.Thin)));
         Assert.Contains(analysis.Rungs, r => r.Warnings.Any(w => w.Kind == WarningKind.Thin));
-        Assert.Contains(analysis.Rungs, r => r.UsableWords >= ThinRungs.Enough);
+        Assert.Contains(analysis.Rungs, r => r.UsableWords >= Usable.Enough);
         Assert.DoesNotContain(WarningKind.Thin, Kinds(Ladder("a=æ t=t")));
     }
 
@@ -165,7 +167,7 @@ public class LadderAnalysisTests
     public void A_word_has_the_same_rung_as_its_reach() => Gen.Int[0, Index.Words.Length - 1].Select(Gen.Int[0, 123], Gen.Int[0, 123]).Sample((at, one, other) =>
     {
         var ladder = Given.LettersFirst with { Rungs = Given.LettersFirst.Rungs.SetItem(one, Given.LettersFirst.Rungs[other]).SetItem(other, Given.LettersFirst.Rungs[one]) };
-        Assert.Equal(new Reach(ladder, Leniencies.All, Accent.SouthernBritish).RungOf(Index.Words[at]) ?? int.MaxValue, Index.Rungs(ladder)[at]);
+        Assert.Equal(ladder.ReachIn(Leniencies.All, Accent.SouthernBritish).RungOf(Index.Words[at]) ?? int.MaxValue, Index.Rungs(ladder)[at]);
     }, iter: 40);
 
     [Theory]

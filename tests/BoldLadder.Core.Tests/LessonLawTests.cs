@@ -1,9 +1,12 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Activities.Chains;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -87,7 +90,7 @@ public class LessonLawTests
         Assert.All(activity.Items.OfType<GapItem>(), i => Assert.False(CrudeShapeTests.IsCrude(i.Word, i.Marks, i.Gap), $"{where}: {i.Word} without its part {i.Gap}"));
         Assert.All(activity.Items.OfType<ChoiceItem>(), i => Assert.False(CrudeShapeTests.IsCrude(i.Word, i.Marks, i.Gap), $"{where}: {i.Word} without its part {i.Gap}"));
         Assert.Equal(activity.Items.Length, activity.Items.Select(i => i.Id).Distinct().Count());
-        Assert.Equal(Chooser.All[activity.Kind].Response, activity.Response);
+        Assert.Equal(ActivityFacts.Of(activity.Kind).Response, activity.Response);
         Assert.All(activity.Items.Concat(activity.Items.OfType<LineItem>().SelectMany(l => l.Words)), i => Assert.True(IsExplained(i), $"{where}: {i.Id} has no reason"));
         if (part == PartKind.Revisit && request.Today.Kind == RungKind.Lesson)
         {
@@ -141,7 +144,7 @@ public class LessonLawTests
                     var lesson = LessonPlanner.Plan(request);
                     foreach (var kind in missing.ToList())
                     {
-                        if (LessonPlanner.Another(request, lesson, Chooser.All[kind].Part, kind, 3) is { } made && LessonCheck.Problems(lesson with { Parts = [new LessonPart(Chooser.All[kind].Part, [made])] }, request.Before, request.After, request.TrickyToday.ToHashSet(), request.Lexicon).IsEmpty) missing.Remove(kind);
+                        if (LessonPlanner.Another(request, lesson, ActivityFacts.Of(kind).Part, kind, 3) is { } made && LessonCheck.Problems(lesson with { Parts = [new LessonPart(ActivityFacts.Of(kind).Part, [made])] }, request.Before, request.After, request.TrickyToday.ToHashSet(), request.Lexicon).IsEmpty) missing.Remove(kind);
                     }
                 }
                 series.Skip(1);

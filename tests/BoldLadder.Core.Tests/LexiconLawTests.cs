@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;

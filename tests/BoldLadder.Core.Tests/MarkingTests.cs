@@ -1,3 +1,4 @@
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Marking;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;

@@ -1,6 +1,11 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
@@ -69,7 +74,7 @@ public class OneVerdictTests
             foreach (var word in tricky)
             {
                 var part = day.After.TrickyPlaces(word).ToImmutableArray();
-                if (!part.SequenceEqual(Items.OfWord("a", word, [], day.After).Tricky)) differences.Add($"{word} on a tile");
+                if (!part.SequenceEqual(ItemMaker.OfWord("a", word, [], day.After).Tricky)) differences.Add($"{word} on a tile");
                 if (!part.SequenceEqual(typed[word.Spelling].Tricky)) differences.Add($"{word} when typed");
             }
             Assert.True(tricky.Count > 100);

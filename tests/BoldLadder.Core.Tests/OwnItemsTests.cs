@@ -1,6 +1,9 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
@@ -119,7 +122,7 @@ public class OwnItemsTests
     [Fact]
     public void A_word_kept_from_a_group_is_in_no_clue_and_no_sentence_that_is_dictated()
     {
-        List<string> Said(LessonRequest request, ActivityKind kind) => [.. (Chooser.Make(new LessonWork(request), kind, Chooser.All[kind].Part, 6)?.Items ?? [])
+        List<string> Said(LessonRequest request, ActivityKind kind) => [.. (Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, 6)?.Items ?? [])
             .SelectMany(i => i switch { CrosswordItem c => c.Lines.Select(l => l.Clue), WordItem w => [w.Sentence], _ => [] }).OfType<string>().SelectMany(t => t.ToLowerInvariant().Split(' '))];
         foreach (var kind in new[] { ActivityKind.Crossword, ActivityKind.SpellWords })
         {

@@ -1,5 +1,9 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
@@ -227,7 +231,7 @@ public class PlannerTests
     [Fact]
     public void Position_facts_add_up_and_come_with_an_example()
     {
-        var ai = Items.Positions(Correspondence.Parse("ai=eɪ"), Given.Lexicon)!;
+        var ai = ItemMaker.Positions(Correspondence.Parse("ai=eɪ"), Given.Lexicon)!;
         Assert.Equal(100, ai.Start + ai.Middle + ai.End);
         Assert.True(ai.Middle > 70 && ai.End == 0);
         Assert.NotNull(ai.MiddleExample);

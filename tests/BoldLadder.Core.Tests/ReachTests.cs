@@ -1,3 +1,5 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
@@ -23,13 +25,13 @@ public class ReachTests
         Gen.Int[0, 20_000].Select(Gen.Int[0, 63], Gen.Int[0, Accent.All.Length - 1]).Sample((at, leniencies, accent) =>
         {
             var word = Given.Lexicon.Words[at];
-            Assert.Equal(ByTrying(word.Spelling, (Leniencies)leniencies, Accent.All[accent]), new Reach(Given.LettersFirst, (Leniencies)leniencies, Accent.All[accent]).RungOf(word));
+            Assert.Equal(ByTrying(word.Spelling, (Leniencies)leniencies, Accent.All[accent]), Given.LettersFirst.ReachIn((Leniencies)leniencies, Accent.All[accent]).RungOf(word));
         }, iter: 60);
 
     [Fact]
     public void A_tricky_word_graduates_or_is_never_decodable_on_the_ladder()
     {
-        var reach = new Reach(Given.LettersFirst, Leniencies.All, Accent.SouthernBritish);
+        var reach = Given.LettersFirst.ReachIn(Leniencies.All, Accent.SouthernBritish);
         Assert.Equal(Given.RungOf("e=iː"), reach.RungOf(Given.Word("he")));
         Assert.Null(reach.RungOf(Given.Word("one")));
     }

@@ -1,11 +1,14 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Words;
 using BoldLadder.Core.Texts;
+using BoldLadder.Core.Words;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -126,7 +129,7 @@ public class TemplateTests
         Assert.Null(LessonPlanner.Another(request, lesson, PartKind.Practise, ActivityKind.ChooseSpelling, 1));
         var instead = LessonPlanner.InsteadOf(request, lesson, PartKind.Practise, ActivityKind.ChooseSpelling);
         Assert.NotEmpty(instead.Kinds);
-        Assert.All(instead.Kinds, k => Assert.Equal(PartKind.Practise, Chooser.All[k].Part));
+        Assert.All(instead.Kinds, k => Assert.Equal(PartKind.Practise, ActivityFacts.Of(k).Part));
         var later = Given.Request(Given.RungOf("ph=f") + 1, 1);
         Assert.NotNull(LessonPlanner.InsteadOf(later, LessonPlanner.Plan(later), PartKind.Practise, ActivityKind.ChooseSpelling).Earlier);
     }
@@ -142,6 +145,25 @@ public class TemplateTests
             Assert.All(Enumerable.Range(0, 10), t => Assert.True(tenths.GetValueOrDefault(t) >= 20, $"{ladder.Id}: {tenths.GetValueOrDefault(t)} sentences in tenth {t + 1}"));
             Assert.True(Given.Materials.Texts.Texts.Select(places.RungOf).OfType<int>().GroupBy(r => 4 * r / ladder.Rungs.Length).Count(g => g.Count() >= 2) >= 4, ladder.Id);
         }
+    }
+
+    [Fact]
+    public void Each_kind_of_activity_has_its_facts_and_its_chooser_and_a_name_of_its_own_in_its_part()
+    {
+        Assert.Equal(Enum.GetValues<ActivityKind>(), ActivityFacts.All.Select(f => f.Kind));
+        Assert.Equal(Enum.GetValues<ActivityKind>().ToHashSet(), Chooser.All.Keys.ToHashSet());
+        Assert.Equal(ActivityFacts.All.Length, ActivityFacts.All.Select(f => f.IdIn(f.Part)).Distinct().Count());
+        Assert.All(ActivityFacts.All, f => Assert.True(f.Seconds > 0 && f.Fewest > 0 && f.MayStandIn(f.Part) && !(f.Told && !f.Whole), f.Name));
+        Assert.Equal(PartKind.Practise, Assert.Single(Enum.GetValues<PartKind>(), p => p != PartKind.Teach && ActivityFacts.Of(ActivityKind.HearSound).MayStandIn(p)));
+    }
+
+    [Fact]
+    public void What_may_be_chosen_one_by_one_says_why_it_is_there()
+    {
+        var types = typeof(Item).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Item))).ToList();
+        Assert.Equal(types.Count, ItemFacts.All.Length);
+        var tiles = ItemFacts.All.Where(f => f.Tile).Select(f => f.Item.Replace("-", "", StringComparison.Ordinal) + "item").ToHashSet();
+        Assert.All(types.Where(t => tiles.Contains(t.Name.ToLowerInvariant())), t => Assert.True(t.IsAssignableTo(typeof(IExplained)), t.Name));
     }
 
     [Fact]

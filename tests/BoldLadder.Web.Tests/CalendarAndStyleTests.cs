@@ -1,5 +1,7 @@
 using System.Net;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Style;
 using BoldLadder.Store;
 using BoldLadder.Web.Calendars;

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;

@@ -1,4 +1,5 @@
 using System.Net;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Web.Calendars;

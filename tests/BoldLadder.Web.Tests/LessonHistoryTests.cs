@@ -1,8 +1,9 @@
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Setup;
-using BoldLadder.Core.Lessons.Templates;
 using Xunit;
 
 namespace BoldLadder.Web.Tests;

@@ -1,4 +1,5 @@
 using System.Net;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Calendars;

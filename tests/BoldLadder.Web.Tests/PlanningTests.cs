@@ -1,6 +1,7 @@
 using System.Net;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Words;
 using BoldLadder.Store;

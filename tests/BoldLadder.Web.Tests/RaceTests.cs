@@ -1,5 +1,8 @@
 using System.Net;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders.Editing;
+using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Words;

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;

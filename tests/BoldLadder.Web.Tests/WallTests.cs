@@ -1,3 +1,4 @@
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Store;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders;
@@ -74,6 +75,12 @@ public sealed record Ladder(string Id, string Approach, Patterns Free, Immutable
             done.Aggregate(Patterns.None, (all, r) => all | r.Patterns),
             Free, Allow(leniencies), accent);
     }
+
+    /// <summary>What each rung teaches, as decoding asks for it.</summary>
+    public IReadOnlyList<TaughtStep> Steps => [.. Rungs.Select(r => new TaughtStep(r.Correspondences, r.Patterns))];
+
+    /// <summary>When each word becomes decodable on this ladder.</summary>
+    public Reach ReachIn(Leniencies leniencies, Accent accent) => new(Steps, Free, Allow(leniencies), accent);
 
     /// <summary>The place of the rung with this id, or -1.</summary>
     public int IndexOf(string rungId)

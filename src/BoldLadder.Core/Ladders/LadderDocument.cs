@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders;

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
@@ -6,6 +7,9 @@ namespace BoldLadder.Core.Ladders;
 /// <summary>Which words a lesson may choose, and how much one is worth to a young reader.</summary>
 public static class Usable
 {
+    /// <summary>A rung with fewer new words than these has too few for a lesson of reading.</summary>
+    public const int Enough = 5;
+
     /// <summary>The words of <paramref name="words"/> that a rung gives its lessons: readable after it, and using what it teaches.</summary>
     public static IEnumerable<Word> Showing(Rung rung, Taught after, IEnumerable<Word> words) =>
         words.Where(w => w.IsForLessons && Shows(rung, w) && after.CanRead(w));

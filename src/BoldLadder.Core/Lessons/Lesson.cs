@@ -123,7 +123,17 @@ public sealed record Activity(
     string Id, ActivityKind Kind, ResponseMode Response, int Seconds, ImmutableArray<Item> Items, ReleaseSteps? Steps = null, Levels? Levels = null, bool SetByHand = false);
 
 /// <summary>How many items of an activity the adult shows, the group does together, and children do alone, in the order of the items.</summary>
-public sealed record ReleaseSteps(int IDo, int WeDo, int YouDo);
+public sealed record ReleaseSteps(int IDo, int WeDo, int YouDo)
+{
+    /// <summary>The steps over so many items: what the adult shows, what is done together, the rest alone; null for all together.</summary>
+    public ReleaseSteps? Over(int items)
+    {
+        if (IDo + WeDo + YouDo == 0) return null;
+        var shows = Math.Min(IDo, Math.Max(0, items - 1));
+        var together = Math.Min(WeDo, items - shows);
+        return new ReleaseSteps(shows, together, items - shows - together);
+    }
+}
 
 /// <summary>The same activity for who needs it easier, or wants it harder. Source: docs/handbook.md, section 6 (Support and stretch).</summary>
 public sealed record Levels(ImmutableArray<Item> Support, ImmutableArray<Item> Stretch);

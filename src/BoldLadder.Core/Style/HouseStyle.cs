@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Style;
@@ -109,7 +109,7 @@ public sealed record HouseStyle(
     public static ImmutableArray<string> Renameable { get; } = ["revisit", "teach", "practise", "apply", "tricky", "double"];
 
     public static HouseStyle Usual { get; } = new(CurrentFormat, new Dictionary<string, string>(), SoundLabels.Ipa, new SoundMarks(MarkStyle.Trays, MarkShape.Round, 2), null, [],
-        LeniencyRules.Ids(Ladders.Leniencies.All), MadeUpWords.InLessons, new Release(1, 2, 3), Counting.Taps, TrickyWay.TrickyPart, Blending.SoundBySound, new Lettering(true, []));
+        LeniencyRules.Ids(Decoding.Leniencies.All), MadeUpWords.InLessons, new Release(1, 2, 3), Counting.Taps, TrickyWay.TrickyPart, Blending.SoundBySound, new Lettering(true, []));
 
     private static readonly JsonSerializerOptions Json = new()
     {

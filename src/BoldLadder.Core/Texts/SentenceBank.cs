@@ -1,7 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Globalization;
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 

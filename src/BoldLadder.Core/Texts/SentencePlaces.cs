@@ -1,5 +1,6 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
@@ -14,7 +15,7 @@ public sealed class SentencePlaces
 
     public SentencePlaces(Ladder ladder, Leniencies leniencies, Accent accent)
     {
-        reach = new Reach(ladder, leniencies, accent);
+        reach = ladder.ReachIn(leniencies, accent);
         for (var i = 0; i < ladder.Rungs.Length; i++)
         {
             foreach (var word in ladder.Rungs[i].Tricky) tricky.TryAdd(word, i);

@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Texts;

@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words;
@@ -75,12 +75,6 @@ public sealed class Word
     /// <summary>The correspondences in word order, the a of a bath word told apart.</summary>
     public ImmutableArray<Correspondence> Required { get; }
 
-    /// <summary>The correspondences needed outside the suffix.</summary>
-    public CorrespondenceSet Body => Reference.Body;
-
-    /// <summary>The correspondences inside the suffix; a taught suffix pattern supplies them.</summary>
-    public CorrespondenceSet Ending => Reference.Ending;
-
     /// <summary>Set by hand: most children know it at five.</summary>
     public bool IsKnown => Band == Band.Known;
 
@@ -104,10 +98,10 @@ public sealed class Word
     }
 
     /// <summary>What reading the word needs in an accent: in General American new has ew=uː.</summary>
-    public Needs NeedsIn(Accent accent) => accent.SoundsR && !American.IsDefault ? american ??= new Needs(Americanised(Required, American), Suffix) : Reference;
+    public Needs NeedsIn(Accent accent) => accent.SoundsR && !American.IsDefault ? american ??= new Needs(Americanised(Required, American), Suffix, Patterns) : Reference;
 
     /// <summary>Made when first asked for: a loaded lexicon has many words that nobody asks about.</summary>
-    private Needs Reference => reference ??= new Needs(Required, Suffix);
+    private Needs Reference => reference ??= new Needs(Required, Suffix, Patterns);
 
     /// <summary>True when one of its correspondences is in the set.</summary>
     public bool ContainsAny(CorrespondenceSet correspondences)
@@ -155,36 +149,30 @@ public sealed class Word
     }
 }
 
-/// <summary>The correspondences a word asks for, in word order and as masks.</summary>
+/// <summary>What reading one word asks for, in word order.</summary>
 public sealed class Needs
 {
-    internal Needs(ImmutableArray<Correspondence> parts, SuffixLink? suffix)
+    private readonly int[] numbers;
+    private readonly int ending;
+    private readonly int suffixAt;
+
+    internal Needs(ImmutableArray<Correspondence> parts, SuffixLink? suffix, Patterns patterns)
     {
         Parts = parts;
-        var ending = suffix?.Parts ?? 0;
-        Body = CorrespondenceSet.Of(parts.AsSpan()[..^ending]);
-        if (suffix is not null && JoinedBase.Of(parts[..^ending], suffix.Base) is { } joined)
-        {
-            (ChangedAt, OfBase) = joined;
-            BaseBody = CorrespondenceSet.Of(parts[..^ending].SetItem(ChangedAt, joined.OfBase));
-        }
-        Ending = ending == 0 ? CorrespondenceSet.Empty : CorrespondenceSet.Of(parts.AsSpan()[^ending..]);
+        ending = parts.Length - (suffix?.Parts ?? 0);
+        suffixAt = suffix is null ? NeedRow.None : WordRows.BitOf(suffix.Suffix);
+        if (suffix is not null && JoinedBase.Of(parts[..ending], suffix.Base) is { } joined) (ChangedAt, OfBase) = joined;
+        numbers = [.. parts.Select(p => p.Index), .. patterns.Each().Select(WordRows.NeedOf)];
     }
 
     public ImmutableArray<Correspondence> Parts { get; }
 
-    /// <summary>Those outside the suffix.</summary>
-    public CorrespondenceSet Body { get; }
-
-    /// <summary>Those inside the suffix; a taught suffix pattern supplies them.</summary>
-    public CorrespondenceSet Ending { get; }
-
     /// <summary>The place at which a join changed the base; -1 when the base stands as it is.</summary>
-    public int ChangedAt { get; } = -1;
+    public int ChangedAt { get; } = NeedRow.None;
 
-    /// <summary>What the base has at <see cref="ChangedAt"/>: o-e of hope, in hoped.</summary>
+    /// <summary>What the base has at <see cref="ChangedAt"/>: o-e of hope, in hoped. Who reads hope, reads hoped.</summary>
     public Correspondence? OfBase { get; }
 
-    /// <summary>What reading the base alone needs, where that differs from <see cref="Body"/>: who reads hope, reads hoped.</summary>
-    public CorrespondenceSet? BaseBody { get; }
+    /// <summary>The same as numbers.</summary>
+    public NeedRow Row => new(numbers.AsSpan(0, ending), numbers.AsSpan(ending, Parts.Length - ending), numbers.AsSpan(Parts.Length), ChangedAt, OfBase?.Index ?? NeedRow.None, suffixAt);
 }

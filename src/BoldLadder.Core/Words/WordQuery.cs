@@ -16,8 +16,12 @@ public enum Standing
 /// <param name="Shape">Its word pattern, CVC.</param>
 /// <param name="Patterns">Patterns it has, all of them.</param>
 /// <param name="KnownOnly">Only words that children know at five.</param>
-public sealed record WordQuery(string? Letters = null, Correspondence? With = null, Standing? At = null, string? Shape = null, Patterns Patterns = Patterns.None, bool KnownOnly = false)
+public sealed record WordQuery(string? Letters = null, Correspondence? With = null, Standing? At = null, string? Shape = null, Patterns Patterns = Spelling.Patterns.None, bool KnownOnly = false)
 {
+    /// <summary>The patterns that are worth asking by.</summary>
+    public static Patterns Asked { get; } =
+        Spelling.Patterns.All & ~(Spelling.Patterns.Contraction | Spelling.Patterns.Capitals | Spelling.Patterns.JoinDropE | Spelling.Patterns.JoinDouble | Spelling.Patterns.JoinYToI);
+
     public bool Fits(Word word) =>
         (Letters is null || word.Spelling.Contains(Letters, StringComparison.Ordinal))
         && (!KnownOnly || word.IsKnown)

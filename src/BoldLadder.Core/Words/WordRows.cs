@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using System.Numerics;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words;
@@ -13,9 +13,6 @@ public sealed class WordRows
 {
     /// <summary>More patterns than there are: a bit of an integer each.</summary>
     public const int MostPatterns = 32;
-
-    private const int NoSuffix = -1;
-    private const int Unchanged = -1;
 
     private readonly int[] starts;
     private readonly int[] endings;
@@ -40,12 +37,12 @@ public sealed class WordRows
         {
             var (word, asked) = (words[i], words[i].NeedsIn(accent));
             starts[i] = all.Count;
-            (changedAt[i], ofBase[i]) = asked.OfBase is { } stem ? (all.Count + asked.ChangedAt, stem.Index) : (Unchanged, Unchanged);
+            (changedAt[i], ofBase[i]) = asked.OfBase is { } stem ? (all.Count + asked.ChangedAt, stem.Index) : (NeedRow.None, NeedRow.None);
             endings[i] = all.Count + asked.Parts.Length - (word.Suffix?.Parts ?? 0);
             foreach (var part in asked.Parts) all.Add(part.Index);
             ends[i] = all.Count;
             foreach (var pattern in word.Patterns.Each()) all.Add(NeedOf(pattern));
-            suffixes[i] = word.Suffix is { } suffix ? BitOf(suffix.Suffix) : NoSuffix;
+            suffixes[i] = word.Suffix is { } suffix ? BitOf(suffix.Suffix) : NeedRow.None;
         }
         starts[^1] = all.Count;
         needs = [.. all];
@@ -69,69 +66,16 @@ public sealed class WordRows
     /// <summary>The places of the words in which a need stands as the reference has it, in order.</summary>
     public IReadOnlyList<int> Having(int need) => having.Value[need];
 
-    /// <summary>True when all that a word needs is met; a place that a join changed by the word's own correspondence or its base's.</summary>
-    /// <param name="met">For each need whether it is met.</param>
-    /// <param name="taught">The patterns that were taught: a suffix among them supplies the correspondences inside it.</param>
-    public bool AreMet(int word, ReadOnlySpan<bool> met, Patterns taught)
+    /// <summary>What a word needs.</summary>
+    public NeedRow this[int word]
     {
-        for (var at = starts[word]; at < endings[word]; at++)
+        get
         {
-            if (!met[needs[at]] && !(at == changedAt[word] && met[ofBase[word]])) return false;
+            var (start, ending, end) = (starts[word], endings[word], ends[word]);
+            var changed = changedAt[word];
+            return new(needs.AsSpan(start, ending - start), needs.AsSpan(ending, end - ending), needs.AsSpan(end, starts[word + 1] - end),
+                changed == NeedRow.None ? NeedRow.None : changed - start, ofBase[word], suffixes[word]);
         }
-        for (var at = ends[word]; at < starts[word + 1]; at++)
-        {
-            if (!met[needs[at]]) return false;
-        }
-        if (suffixes[word] != NoSuffix && ((int)taught & (1 << suffixes[word])) != 0) return true;
-        for (var at = endings[word]; at < ends[word]; at++)
-        {
-            if (!met[needs[at]]) return false;
-        }
-        return true;
-    }
-
-    /// <summary>
-    /// The highest rank among what a word needs: of a place that a join changed the lower of the two, of a suffix that is taught before what is inside it
-    /// the suffix's own.
-    /// </summary>
-    /// <param name="ranks">The rank of each need.</param>
-    /// <param name="taught">For each pattern, by its place, the rank at which it is taught; being free is not enough.</param>
-    /// <param name="lowest">What a word that needs nothing has.</param>
-    public int Highest(int word, ReadOnlySpan<int> ranks, ReadOnlySpan<int> taught, int lowest)
-    {
-        var highest = Math.Max(HighestInBody(word, ranks, lowest), HighestOf(ranks, ends[word], starts[word + 1], lowest));
-        return suffixes[word] == NoSuffix ? highest : Math.Max(highest, Math.Min(taught[suffixes[word]], HighestOf(ranks, endings[word], ends[word], lowest)));
-    }
-
-    /// <summary>The highest rank among what a word needs that is below a limit.</summary>
-    public int HighestBelow(int word, ReadOnlySpan<int> ranks, int limit, int lowest)
-    {
-        var highest = lowest;
-        for (var at = starts[word]; at < starts[word + 1]; at++)
-        {
-            if (RankAt(word, at, ranks) is var rank && rank < limit && rank > highest) highest = rank;
-        }
-        return highest;
-    }
-
-    private int RankAt(int word, int at, ReadOnlySpan<int> ranks) => at == changedAt[word] ? Math.Min(ranks[needs[at]], ranks[ofBase[word]]) : ranks[needs[at]];
-
-    private int HighestInBody(int word, ReadOnlySpan<int> ranks, int lowest)
-    {
-        var at = changedAt[word];
-        if (at == Unchanged) return HighestOf(ranks, starts[word], endings[word], lowest);
-        return Math.Max(RankAt(word, at, ranks), Math.Max(HighestOf(ranks, starts[word], at, lowest), HighestOf(ranks, at + 1, endings[word], lowest)));
-    }
-
-    private int HighestOf(ReadOnlySpan<int> ranks, int from, int to, int lowest)
-    {
-        var highest = lowest;
-        foreach (var need in needs.AsSpan(from, to - from))
-        {
-            var rank = ranks[need];
-            if (rank > highest) highest = rank;
-        }
-        return highest;
     }
 
     private int[][] EachHaving()

@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using System.Text;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Text.Json;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 
 namespace BoldLadder.Tool.Commands;
 

@@ -1,7 +1,9 @@
 using System.Globalization;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
 

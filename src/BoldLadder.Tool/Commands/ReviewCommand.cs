@@ -1,6 +1,7 @@
 using System.Globalization;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
 
@@ -19,7 +20,7 @@ public static class ReviewCommand
         var arguments = new Arguments("review", given, [], ["--rungs"]);
         var rungs = arguments.Count("--rungs") ?? UsualRungs;
         var ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
-        var reach = new Reach(ladder, Leniencies.All, Accent.SouthernBritish);
+        var reach = ladder.ReachIn(Leniencies.All, Accent.SouthernBritish);
         session.Header(false, Columns);
         foreach (var word in Session.ReadLexicon().Words.Where(w => !w.Flags.HasFlag(WordFlags.Reviewed) && w.Suitability != Suitability.Never
             && (w.IsKnown || w.Zipf >= RarestWorthReading) && reach.RungOf(w) < rungs))

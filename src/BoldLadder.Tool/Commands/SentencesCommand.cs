@@ -1,6 +1,7 @@
 using System.Globalization;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;

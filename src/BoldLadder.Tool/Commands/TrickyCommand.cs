@@ -1,4 +1,4 @@
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
 

@@ -1,5 +1,5 @@
 using System.Globalization;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
 

@@ -1,6 +1,6 @@
 using System.Globalization;
-using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Tool.Input;

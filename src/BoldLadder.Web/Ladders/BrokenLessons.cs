@@ -1,5 +1,5 @@
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;

@@ -53,7 +53,7 @@ public static class LadderEndpoints
     public static TrickyWordsView Tricky(Ladder ladder, SchoolScope scope, WordData words)
     {
         const int mostSuggested = 12;
-        var reach = new Reach(ladder, scope.Leniencies, scope.Accent);
+        var reach = ladder.ReachIn(scope.Leniencies, scope.Accent);
         var placement = new TrickyPlacement(words.Lexicon, scope.Accent, most: int.MaxValue);
         TrickyView View(string spelling, int? rung, Word? word)
         {

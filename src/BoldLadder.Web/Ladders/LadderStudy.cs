@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
 using System.Security.Cryptography;
 using System.Text;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Analysis;
 using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Facts;
@@ -33,7 +35,7 @@ public sealed class LadderStudy(WordData words, WorkCache cache)
 
     public CorrespondenceTable Facts(Accent accent) => cache.Of((nameof(CorrespondenceTable), accent), OfAnIndex, () => new CorrespondenceTable(words.Lexicon, accent));
 
-    public PositionFacts? Positions(Correspondence one) => cache.Of((nameof(Positions), one.Notation), OfAFact, () => Items.Positions(one, words.Lexicon));
+    public PositionFacts? Positions(Correspondence one) => cache.Of((nameof(Positions), one.Notation), OfAFact, () => ItemMaker.Positions(one, words.Lexicon));
 
     public KeyWords KeyWords => cache.Of(nameof(KeyWords), OfAnIndex, () => new KeyWords(words.Lexicon));
 
@@ -42,7 +44,7 @@ public sealed class LadderStudy(WordData words, WorkCache cache)
     /// <summary>The words for lessons by the index of the rung that makes them readable.</summary>
     public ILookup<int, Word> Unlocked(Ladder ladder, WayOfReading way) => cache.Of(Key(nameof(Unlocked), ladder, way), OfUnlocked, () =>
     {
-        var reach = new Reach(ladder, way.Leniencies, way.Accent);
+        var reach = ladder.ReachIn(way.Leniencies, way.Accent);
         return words.Lexicon.ForLessons.ToLookup(w => reach.RungOf(w) ?? int.MaxValue);
     });
 

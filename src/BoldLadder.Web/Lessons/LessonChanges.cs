@@ -1,5 +1,7 @@
 using System.Text.Json;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Words;
 using BoldLadder.Store;
@@ -95,7 +97,7 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
     /// <summary>One more activity; where there are too few words for it, the answer says what could be done instead.</summary>
     private static Outcome Added(LessonRequest request, Lesson document, LessonCommand command, long seed)
     {
-        if (command.Kind is not { } kind || command.Part is not { } part || !LessonTemplate.MayStand(kind, part)) return Problem.Unusable("wrong-part", "That activity does not belong in this part. Choose one from the part's list.");
+        if (command.Kind is not { } kind || command.Part is not { } part || !ActivityFacts.Of(kind).MayStandIn(part)) return Problem.Unusable("wrong-part", "That activity does not belong in this part. Choose one from the part's list.");
         if (document.Activities.Count() >= MostActivities) return Problem.Unusable("too-many-activities", $"Keep to {MostActivities} activities. Leave one out first.");
         if (LessonPlanner.Another(request, document, part, kind, seed) is { } made)
         {
@@ -113,7 +115,7 @@ public sealed class LessonChanges(SchoolScope scope, LessonMaking making)
     private Outcome WithText(LessonRequest request, GroupDay day, Lesson document, Activity activity, string text)
     {
         if (text.Trim() is not { Length: > 0 and <= OwnItems.LongestText } typed) return Problem.Unusable("text-missing", $"Type a word or a sentence of up to {OwnItems.LongestText} letters.");
-        if (!OwnItems.TakesWords(activity.Kind) && !OwnItems.TakesSentences(activity.Kind)) return Problem.Unusable("takes-no-text", "This activity does not take typed words. Type them into one that is read or spelled.");
+        if (ActivityFacts.Of(activity.Kind).Takes == TypedText.None) return Problem.Unusable("takes-no-text", "This activity does not take typed words. Type them into one that is read or spelled.");
         var inRevisit = document.Parts.Single(p => p.Activities.Contains(activity)).Kind == PartKind.Revisit;
         var (changed, verdicts) = OwnItems.Add(request, activity, inRevisit, typed, making.Places(day));
         if (changed is null && verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky)) return Problem.Unusable("takes-single-words", "This activity takes single words. Type the parts one by one, or put the word into a sentence.");

@@ -1,4 +1,5 @@
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Store;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Schools;

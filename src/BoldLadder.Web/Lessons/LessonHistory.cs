@@ -32,7 +32,7 @@ public sealed record LessonHistory(IReadOnlyDictionary<string, int> Words, IRead
                 }
             }
         }
-        return new LessonHistory(words, texts, kinds, Core.Lessons.Pace.Of(lessons.Where(l => l.Status is LessonStatus.Taught or LessonStatus.Stopped).Reverse().Select(l => Timing(l, minutes * 60))));
+        return new LessonHistory(words, texts, kinds, Core.Lessons.Templates.Pace.Of(lessons.Where(l => l.Status is LessonStatus.Taught or LessonStatus.Stopped).Reverse().Select(l => Timing(l, minutes * 60))));
     }
 
     /// <summary>A lesson that stopped had the whole of its minutes for what comes before the place it stopped at.</summary>

@@ -1,7 +1,9 @@
-using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Texts;
 using BoldLadder.Store;

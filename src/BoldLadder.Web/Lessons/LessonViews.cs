@@ -1,4 +1,5 @@
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Store;
 
 namespace BoldLadder.Web.Lessons;

@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
-using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Alike;

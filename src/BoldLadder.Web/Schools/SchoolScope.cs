@@ -1,6 +1,7 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Style;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;

@@ -1,6 +1,7 @@
-using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Web.Ladders;
 
 namespace BoldLadder.Web.Setup;

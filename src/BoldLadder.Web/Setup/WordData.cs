@@ -1,5 +1,5 @@
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Web.Setup;

@@ -1,6 +1,4 @@
 using BoldLadder.Core.Ladders.Calendars;
-using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
@@ -19,10 +17,7 @@ public sealed record TemplateView(LessonTemplate Template, int? Weekday, bool Ow
 
 /// <param name="Templates">One for each kind of day and length: the school's, or else the shipped one; and the school's for single weekdays.</param>
 /// <param name="NoStamp">The stamp of a weekday that has no template of its own yet, for its first one.</param>
-/// <param name="Activities">What may be put in, with the part each belongs to and the seconds an item takes.</param>
-public sealed record TemplatesView(IReadOnlyList<TemplateView> Templates, IReadOnlyList<ActivityInfo> Activities, string NoStamp);
-
-public sealed record ActivityInfo(ActivityKind Kind, PartKind Part, ResponseMode Response, int Seconds);
+public sealed record TemplatesView(IReadOnlyList<TemplateView> Templates, string NoStamp);
 
 public sealed record TemplateRequest(LessonTemplate Template, int? Weekday = null);
 
@@ -42,7 +37,7 @@ public static class TemplateEndpoints
         var views = Enum.GetValues<LessonDay>().SelectMany(d => Pace.Lengths.Select(m => own.Find(t => t.Weekday is null && t.Document.Day == d && t.Document.Minutes == m) is { } mine
             ? new TemplateView(mine.Document, null, true, stamps.Of(mine.Document)) : new TemplateView(LessonTemplate.Shipped(d, m), null, false, stamps.Of<LessonTemplate?>(null))));
         return new TemplatesView([.. views, .. own.Where(t => t.Weekday is not null).OrderBy(t => t.Weekday).Select(t => new TemplateView(t.Document, t.Weekday, true, stamps.Of(t.Document)))],
-            [.. Chooser.All.Values.OrderBy(c => c.Kind).Select(c => new ActivityInfo(c.Kind, c.Part, c.Response, c.Seconds))], stamps.Of<LessonTemplate?>(null));
+            stamps.Of<LessonTemplate?>(null));
     }
 
     private static async Task<Results<Ok<TemplatesView>, ProblemHttpResult>> Save(

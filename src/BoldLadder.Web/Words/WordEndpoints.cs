@@ -1,4 +1,5 @@
-using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
@@ -97,7 +98,7 @@ public static class WordEndpoints
             : words.Lexicon.Find(rhyme.Trim().ToLowerInvariant()) is { } rhymed ? words.Alike.Rhymes(rhymed) : [];
         var found = pool.Where(w => queries.Exists(q => q.Fits(w))).Select(w => (Word: w, Rung: places.RungOf(w)))
             .Where(w => place is not { } wanted || (soFar ? w.Rung <= wanted : w.Rung == wanted)).OrderByDescending(w => w.Word.IsKnown).ThenByDescending(w => w.Word.Zipf).ToList();
-        return TypedResults.Ok(new WordsView(found.Count, [.. found.Take(Most).Select(w => new FoundWordView(w.Word.Spelling, w.Word.Segmentation.Graphemes, Items.MarksOf(w.Word), w.Word.Segmentation.Taps, w.Word.Segmentation.Shape,
+        return TypedResults.Ok(new WordsView(found.Count, [.. found.Take(Most).Select(w => new FoundWordView(w.Word.Spelling, w.Word.Segmentation.Graphemes, ItemMaker.MarksOf(w.Word), w.Word.Segmentation.Taps, w.Word.Segmentation.Shape,
             w.Word.IsKnown, w.Rung switch { null => null, < 0 => "", { } r => ladder.Rungs[r].Label }, w.Word.Suitability == Suitability.Never))]));
     }
 
@@ -118,7 +119,7 @@ public static class WordEndpoints
         }
         var alike = words.Alike;
         var own = scope.Words.FirstOrDefault(w => w.Spelling == plain) is { } said ? View(said) : null;
-        return TypedResults.Ok(new WordView(plain, found.Source, known.Segmentation.Graphemes, string.Join('|', scope.Accent.Sounds(known)), Items.MarksOf(known), known.Segmentation.Taps, known.Segmentation.SoundCount, known.Segmentation.Shape,
+        return TypedResults.Ok(new WordView(plain, found.Source, known.Segmentation.Graphemes, string.Join('|', scope.Accent.Sounds(known)), ItemMaker.MarksOf(known), known.Segmentation.Taps, known.Segmentation.SoundCount, known.Segmentation.Shape,
             Syllables.Of(known), [.. known.Patterns.Each().Select(p => p.Id())], Math.Round(known.Zipf, 1), known.IsKnown, known.Suitability, known.IsKnown ? null : words.Materials.Meanings.Of(known),
             [.. known.Required.Select(c => new WordPartView(c.ReferenceNotation, c.Grapheme.Text, scope.Accent.Project(c), c.IsRegular ? work.Facts.Of(c) : null))],
             [.. words.Lexicon.Homophones(known, scope.Accent).Where(h => h.Suitability == Suitability.Use).Take(FewOfEach).Select(h => h.Spelling)],

@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getFacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/ladders": {
         parameters: {
             query?: never;
@@ -792,15 +808,21 @@ export interface components {
             /** @default false */
             setByHand: boolean;
         };
-        ActivityInfo: {
+        /** @enum {unknown} */
+        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt";
+        ActivityView: {
             kind: components["schemas"]["ActivityKind"];
             part: components["schemas"]["PartKind"];
+            parts: components["schemas"]["PartKind"][];
             response: components["schemas"]["ResponseMode"];
             /** Format: int32 */
             seconds: number;
+            takes: components["schemas"]["TypedText"];
+            fixed: boolean;
+            whole: boolean;
+            told: boolean;
+            once: boolean;
         };
-        /** @enum {unknown} */
-        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt";
         AntiforgeryView: {
             token: string;
         };
@@ -962,6 +984,20 @@ export interface components {
             changes: number;
             canUndo: boolean;
             canRedo: boolean;
+        };
+        FactsView: {
+            activities: components["schemas"]["ActivityView"][];
+            items: components["schemas"]["ItemFacts"][];
+            /** Format: int32 */
+            changeOver: number;
+            lengths: number[];
+            days: components["schemas"]["LessonDay"][];
+            patterns: string[];
+            leniencies: string[];
+            accentSwitches: string[];
+            ladders: string[];
+            /** Format: int32 */
+            longBreak: number;
         };
         FoundWordView: {
             word: string;
@@ -1139,6 +1175,11 @@ export interface components {
             lines: components["schemas"]["CrosswordLine"][];
             id: string;
             kept: boolean;
+        };
+        ItemFacts: {
+            item: string;
+            tile: boolean;
+            reveals: boolean;
         };
         ItemGapItem: {
             /** @enum {string} */
@@ -1787,7 +1828,6 @@ export interface components {
         };
         TemplatesView: {
             templates: components["schemas"]["TemplateView"][];
-            activities: components["schemas"]["ActivityInfo"][];
             noStamp: string;
         };
         TemplateView: {
@@ -1846,6 +1886,8 @@ export interface components {
             suggested: components["schemas"]["TrickyView"][];
             never: string[];
         };
+        /** @enum {unknown} */
+        TypedText: "none" | "words" | "sentence";
         VerdictView: {
             written: string;
             status: components["schemas"]["OwnStatus"];
@@ -2142,6 +2184,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CoverView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getFacts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FactsView"];
                 };
             };
             /** @description Bad Request */

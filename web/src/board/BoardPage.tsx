@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { useFacts } from '../facts/facts';
 import { useNavigate, useParams } from 'react-router';
 import { useLesson, type LessonView } from '../lesson/lesson';
 import { ErrorNote } from '../shell/ErrorNote';
@@ -26,7 +27,8 @@ function OpenBoard({ view }: { view: LessonView }) {
 
 /** The board of any lesson: a group's, or the one a cover adult was given. */
 export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['lesson']; groupName: string; onLeave: () => void }) {
-  const [slides, setSlides] = useState(() => slidesOf(lesson));
+  const facts = useFacts();
+  const [slides, setSlides] = useState(() => slidesOf(lesson, facts));
   const [at, setAt] = useState(0);
   const [revealed, setRevealed] = useState(false);
   const [blank, setBlank] = useState(false);
@@ -63,7 +65,7 @@ export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['less
     ArrowLeft: back,
     PageUp: back,
     Backspace: back,
-    r: () => slide && canReveal(slide) && setRevealed(!revealed),
+    r: () => slide && canReveal(slide, facts) && setRevealed(!revealed),
     s: shuffle,
     x: () => setBlank(!blank),
     Escape: onLeave,

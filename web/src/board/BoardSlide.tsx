@@ -1,5 +1,6 @@
 import { CrosswordClues } from '../lesson/CrosswordClues';
 import { CrosswordGrid } from '../lesson/CrosswordGrid';
+import { notShown } from '../lesson/lesson';
 import { PartIcon } from '../lesson/PartIcon';
 import { Picture } from '../lesson/Picture';
 import { countOf, countText, headingText, soundText, text, textOf } from '../text/text';
@@ -168,7 +169,9 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
           <span className="literacy board-options">{item.words.join('   ')}</span>
         </span>
       );
+    case 'clue':
+      return null; // only said
     default:
-      return null;
+      return notShown(item.$type);
   }
 }

@@ -1,3 +1,4 @@
+import { activityFacts, itemFacts, type Facts } from '../facts/facts';
 import type { Activity, Item, LessonView } from '../lesson/lesson';
 
 /** One thing on the board at a time: an activity's name, or one of its items. */
@@ -10,15 +11,12 @@ export interface Slide {
   at: number;
 }
 
-/** Activities in which the adult shows and tells: one slide each. */
-const TOLD: Activity['kind'][] = ['mouth-cue', 'memory-phrase', 'where-it-stands', 'formation'];
-
 /** The slides of a lesson in order. What only the adult says gets one slide without print. */
-export function slidesOf(lesson: LessonView['lesson']): Slide[] {
+export function slidesOf(lesson: LessonView['lesson'], facts: Facts): Slide[] {
   return lesson.parts.flatMap((part) =>
     part.activities.flatMap((activity): Slide[] => {
       const name: Slide = { part: part.kind, activity, item: null, at: 0 };
-      if (activity.items.some((i) => (i.$type === 'word' && i.oral) || i.$type === 'clue') || TOLD.includes(activity.kind)) return [name];
+      if (activity.items.some((i) => (i.$type === 'word' && i.oral) || i.$type === 'clue') || activityFacts(facts, activity.kind).told) return [name];
       return [name, ...activity.items.map((item, i) => ({ part: part.kind, activity, item, at: i + 1 }))];
     }),
   );
@@ -48,8 +46,8 @@ export function shuffled(slides: Slide[], activityId: string, random: () => numb
 }
 
 /** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word, a gap, an answer. */
-export function canReveal(slide: Slide): boolean {
+export function canReveal(slide: Slide, facts: Facts): boolean {
   const type = slide.item?.$type;
   if (type === 'sentence') return slide.activity.kind === 'dictate-sentence' || Boolean(slide.item?.$type === 'sentence' && slide.item.pictures);
-  return type !== undefined && ['word', 'made-up', 'gap', 'spellings', 'choice', 'syllables', 'sort', 'picture', 'crossword', 'missing-word'].includes(type);
+  return type !== undefined && itemFacts(facts, type).reveals;
 }

@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { mainLadder, useLadders, useLadderView } from '../ladder/useLadder';
+import { useFacts } from '../facts/facts';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { SaveProblem } from '../shell/SaveProblem';
@@ -27,6 +28,7 @@ export function CalendarPage() {
 }
 
 function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
+  const facts = useFacts();
   const { school } = useSchool();
   const queries = useQueryClient();
   const [typed, setTyped] = useState(kept.settings);
@@ -150,7 +152,7 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
                 <div className="form-line">
                   <strong className="label-name">{g.name}</strong>
                   <Form.Select className="w-auto" aria-label={g.name} value={g.lessonMinutes} onChange={(e) => pace(g.groupId, { lessonMinutes: Number(e.target.value) })}>
-                    {[15, 20, 25, 30].map((m) => (
+                    {facts.lengths.map((m) => (
                       <option key={m} value={m}>
                         {text('calendar.minutes', { minutes: m })}
                       </option>

@@ -3,6 +3,8 @@ import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { answered, client } from '../api/client';
 import { Board } from '../board/BoardPage';
+import { useFactsQuery } from '../facts/facts';
+import { WithFacts } from '../facts/WithFacts';
 import { LessonSheet } from '../lesson/LessonSheet';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
@@ -15,6 +17,7 @@ import { dayText, setLanguage, text } from '../text/text';
 export function CoverPage() {
   const [key] = useState(() => window.location.hash.slice(1));
   const [teaching, setTeaching] = useState(false);
+  useFactsQuery(); // asked for at once: the board needs no server once it is open
   const cover = useQuery({
     queryKey: ['cover', key],
     enabled: key.length > 0,
@@ -39,7 +42,13 @@ export function CoverPage() {
   const view = cover.data;
   setLanguage(view.language);
   applyStyle(view.style);
-  if (teaching) return <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => setTeaching(false)} />;
+  if (teaching) {
+    return (
+      <WithFacts>
+        <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => setTeaching(false)} />
+      </WithFacts>
+    );
+  }
   return (
     <main className="page">
       <div className="no-print print-bar">

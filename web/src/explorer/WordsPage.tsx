@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useFacts } from '../facts/facts';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -10,22 +11,6 @@ import { labelText, text, textOf } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
 import { SchoolList } from './SchoolList';
 import { WordPanel } from './WordPanel';
-
-const PATTERNS = [
-  'adjacent-start',
-  'adjacent-end',
-  'two-syllables',
-  'three-syllables',
-  'compound',
-  'suffix-s',
-  'suffix-es',
-  'suffix-ed',
-  'suffix-ing',
-  'suffix-er',
-  'suffix-est',
-  'suffix-y',
-  'suffix-ly',
-];
 
 /** Words by what is in them, and all that is known of one. What is looked for stands in the address. */
 export function WordsPage() {
@@ -73,6 +58,7 @@ export function WordsPage() {
 
 function Finder({ params, set, chosen }: { params: URLSearchParams; set: (name: string, value: string) => void; chosen: string | undefined }) {
   const { school } = useSchool();
+  const { patterns } = useFacts();
   const groups = useQuery({
     queryKey: ['groups', school.id],
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })),
@@ -128,7 +114,7 @@ function Finder({ params, set, chosen }: { params: URLSearchParams; set: (name: 
           <Form.Label>{text('words.pattern')}</Form.Label>
           <Form.Select size="sm" value={params.get('pattern') ?? ''} onChange={(e) => set('pattern', e.target.value)}>
             <option value="">{text('words.any')}</option>
-            {PATTERNS.map((p) => (
+            {patterns.map((p) => (
               <option key={p} value={p}>
                 {textOf('pattern', p)}
               </option>

@@ -1,12 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useFacts } from '../facts/facts';
 import { useState, type FormEvent } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { text, textOf } from '../text/text';
-
-const STARTS = ['letters-first', 'sounds-first', 'short-vowels-first', 'blank'] as const;
 
 /** A new ladder of the school's: from one of the shipped orders, from one it has, or from nothing. */
 export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas['LadderSummary'][]; onMade: (made: Schemas['LadderSummary']) => void; onHide: () => void }) {
@@ -36,7 +35,7 @@ export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas[
         </Form.Group>
         <fieldset className="mb-3">
           <legend className="fs-6">{text('new.from')}</legend>
-          {STARTS.map((start) => (
+          {[...useFacts().ladders, 'blank'].map((start) => (
             <Form.Check
               key={start}
               type="radio"

@@ -3,6 +3,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { stageText, text } from '../text/text';
 import type { Rung } from './editing';
+import { useFacts } from '../facts/facts';
 import { datesBefore, gapsBefore, railDates } from './rail';
 import { RungRow } from './RungRow';
 
@@ -53,6 +54,7 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
   const draggedSet = new Set(dragged);
   const calendar = new Map<string, number>();
   for (const { rungId } of group?.warnings ?? []) calendar.set(rungId, (calendar.get(rungId) ?? 0) + 1);
+  const { longBreak } = useFacts();
   const rail = railDates(rungs, group);
   const next = rungs.find((r) => group?.planned[r.id]);
   const previousDates = datesBefore(rail.map((r) => r.date));
@@ -74,7 +76,7 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
             </li>
           ),
           group && date && previous && group.planned[rung.id] && (
-            <RailGap key={`gap ${rung.id}`} text={gapsBefore(date, previous < (today ?? '') ? today! : previous, group.quiet)} />
+            <RailGap key={`gap ${rung.id}`} text={gapsBefore(date, previous < (today ?? '') ? today! : previous, group.quiet, longBreak)} />
           ),
           <RungRow
             key={rung.id}

@@ -2,18 +2,17 @@ import type { Schemas } from '../api/client';
 import { shortDayText, text, textOf } from '../text/text';
 
 const DAY = 86_400_000;
-const LONG_BREAK = 9;
 
 const days = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / DAY);
 
 /** What lies between two rungs' days: quiet days and long breaks, as the calendar rail says it. */
-export function gapsBefore(date: string, previous: string, quiet: readonly Schemas['QuietDayView'][]): string {
+export function gapsBefore(date: string, previous: string, quiet: readonly Schemas['QuietDayView'][], longBreak: number): string {
   const between = quiet.filter((q) => q.date >= previous && q.date < date);
   const parts: string[] = [];
   const stops = [previous, ...between.map((q) => q.date), date];
   for (let i = 1; i < stops.length; i++) {
     const gap = days(stops[i - 1]!, stops[i]!);
-    if (gap > LONG_BREAK) parts.push(text('rail.break', { weeks: Math.max(1, Math.round((gap - 3) / 7)) }));
+    if (gap > longBreak) parts.push(text('rail.break', { weeks: Math.max(1, Math.round((gap - 3) / 7)) }));
     const kind = between[i - 1]?.kind;
     if (kind && kind !== between[i - 2]?.kind) {
       const run = between.slice(i - 1).findIndex((q) => q.kind !== kind);

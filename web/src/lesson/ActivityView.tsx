@@ -1,28 +1,13 @@
 import { useState } from 'react';
+import { activityFacts, useFacts } from '../facts/facts';
 import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { labelText, saysText, text, textOf } from '../text/text';
 import { ItemShown } from './ItemShown';
 import { ItemTile } from './ItemTile';
-import { cardsOf, minutesOf, takesText, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './lesson';
+import { cardsOf, minutesOf, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './lesson';
 import { TypeOwn } from './TypeOwn';
 import { tileOf } from './why';
-
-/** Nothing to choose from: what is new is new. */
-const FIXED: Activity['kind'][] = [
-  'last-miss',
-  'new-correspondence',
-  'where-it-stands',
-  'mouth-cue',
-  'memory-phrase',
-  'formation',
-  'set-beside',
-  'new-tricky-word',
-  'new-pattern',
-  'new-suffix',
-  'read-unmarked',
-  'read-at-speed',
-];
 
 interface Props {
   view: LessonView;
@@ -41,9 +26,11 @@ interface Props {
 
 export function ActivityView({ view, part, activity, at, of, problems, phrases, editable, say, busy, onCommand }: Props) {
   const [open, setOpen] = useState(false);
+  const facts = useFacts();
+  const known = activityFacts(facts, activity.kind);
   const name = textOf('activity', activity.kind);
   const oral = activity.items.some((i) => i.$type === 'word' && i.oral);
-  const changeable = editable && !FIXED.includes(activity.kind);
+  const changeable = editable && !known.fixed;
   const send = (command: Partial<Command> & Pick<Command, 'type'>) => onCommand({ activityId: activity.id, ...command });
   const isBroken = (id: string) => problems.some((p) => p.itemId === id);
   return (
@@ -107,13 +94,13 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
           <Button variant="outline-secondary" size="sm" disabled={busy} aria-label={text('lesson.dropFor', { activity: name })} onClick={() => send({ type: 'drop-activity' })}>
             {text('lesson.drop')}
           </Button>
-          {takesText(activity.kind) && <TypeOwn view={view} part={part} activity={activity} busy={busy} onAdd={(typed) => send({ type: 'add-text', text: typed })} />}
+          {known.takes !== 'none' && <TypeOwn view={view} part={part} activity={activity} busy={busy} onAdd={(typed) => send({ type: 'add-text', text: typed })} />}
         </div>
       )}
       {oral && <p className="quiet small mb-2">{text('lesson.onlySaid')}</p>}
       <div className="items">
         {activity.items.map((item) => {
-          const tile = tileOf(item, activity.kind);
+          const tile = tileOf(item, activity.kind, facts);
           if (tile) return <ItemTile key={tile.id} item={tile} kind={activity.kind} broken={isBroken(item.id)} editable={changeable} busy={busy} onCommand={onCommand} />;
           if (item.$type === 'card' && (activity.kind === 'new-correspondence' || activity.kind === 'where-it-stands')) return <NewCard key={item.id} item={item} />;
           if (item.$type === 'card' && activity.kind === 'memory-phrase') {

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { text, textOf } from '../text/text';
-import { useTemplates, type ActivityKind, type Command, type LessonView, type PartKind } from './lesson';
+import { useFacts } from '../facts/facts';
+import { type ActivityKind, type Command, type LessonView, type PartKind } from './lesson';
 
 /** One more activity for a part. */
 export function AddActivity({ part, view, busy, onCommand }: { part: PartKind; view: LessonView; busy: boolean; onCommand: (command: Command) => void }) {
   const [kind, setKind] = useState<ActivityKind | ''>('');
-  const templates = useTemplates();
   const standing = view.lesson.parts.find((p) => p.kind === part)?.activities.map((a) => a.kind) ?? [];
-  const kinds = (templates.data?.activities ?? []).filter((a) => a.part === part && !standing.includes(a.kind));
+  const kinds = useFacts().activities.filter((a) => a.part === part && !standing.includes(a.kind));
   return (
     <div className="add-activity">
       <Form.Select

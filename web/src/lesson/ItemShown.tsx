@@ -4,7 +4,7 @@ import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { CrosswordClues } from './CrosswordClues';
 import { CrosswordGrid } from './CrosswordGrid';
-import type { Activity, Item, SentenceItem } from './lesson';
+import { notShown, type Activity, type Item, type SentenceItem } from './lesson';
 import { Picture } from './Picture';
 
 interface Props {
@@ -170,7 +170,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
         </p>
       );
     default:
-      return null;
+      return notShown(item.$type);
   }
 }
 

@@ -1,5 +1,6 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { shippedFacts } from '../facts/shipped';
 import { ItemTile } from './ItemTile';
 import type { ActivityKind, Command, Item } from './lesson';
 import { tileOf } from './why';
@@ -24,7 +25,7 @@ const clue: Item = { $type: 'clue', id: 'revisit-clues:bat', kept: true, word: '
 
 function shown(item: Item, kind: ActivityKind, editable = true) {
   const onCommand = vi.fn<(command: Command) => void>();
-  render(<ItemTile item={tileOf(item, kind)!} kind={kind} broken={false} editable={editable} busy={false} onCommand={onCommand} />);
+  render(<ItemTile item={tileOf(item, kind, shippedFacts)!} kind={kind} broken={false} editable={editable} busy={false} onCommand={onCommand} />);
   return { onCommand, tile: screen.getAllByRole('button')[0]! };
 }
 
@@ -59,8 +60,8 @@ describe('a tile', () => {
   });
 
   it('is not what the adult tells, nor a word of a chain', () => {
-    expect(tileOf(card, 'new-correspondence')).toBeNull();
-    expect(tileOf({ $type: 'prompt', id: 'p', kept: false, code: 'own-sentence', words: [] }, 'own-sentence')).toBeNull();
-    expect(tileOf(card, 'spot-grapheme')).not.toBeNull();
+    expect(tileOf(card, 'new-correspondence', shippedFacts)).toBeNull();
+    expect(tileOf({ $type: 'prompt', id: 'p', kept: false, code: 'own-sentence', words: [] }, 'own-sentence', shippedFacts)).toBeNull();
+    expect(tileOf(card, 'spot-grapheme', shippedFacts)).not.toBeNull();
   });
 });

@@ -93,21 +93,8 @@ export function useTemplates() {
   });
 }
 
-/** True for an activity that takes typed words one by one, or a typed sentence. */
-export const takesText = (kind: ActivityKind) =>
-  [
-    'read-words',
-    'read-unmarked',
-    'read-at-speed',
-    'read-aided-unaided',
-    'spell-words',
-    'recent-words',
-    'tricky-so-far',
-    'find-in-words',
-    'read-sentence',
-    'dictate-sentence',
-    'hunt-page',
-  ].includes(kind);
+/** Stands where every kind of item was shown: a kind that the server has and a screen does not know does not compile. */
+export const notShown = (kind: undefined): null => kind ?? null;
 
 /** The cards among items. */
 export const cardsOf = (items: readonly Item[]) => items.filter((i): i is CardItem => i.$type === 'card');

@@ -1,16 +1,13 @@
 import { labelText, reasonText, soundText, text } from '../text/text';
+import { activityFacts, itemFacts, type Facts } from '../facts/facts';
 import type { Activity, Item } from './lesson';
 
-/** What can be asked about by itself, and be kept or changed alone. */
-export type TileItem = Extract<Item, { $type?: 'word' | 'card' | 'made-up' | 'gap' | 'choice' | 'clue' | 'picture' | 'syllables' | 'spellings' | 'missing-word' | 'sentence' }>;
+/** An item that says why it is there: as a tile it can be asked about, kept or changed alone. */
+export type TileItem = Exclude<Extract<Item, { reasons?: unknown }>, { $type?: 'text' }>;
 
-/** What the engine chose one by one. What is new is told, not chosen; a chain hangs together; words read again stand where they were read first. */
-const WITHOUT_TILES: Activity['kind'][] = ['word-chain', 'read-unmarked', 'read-at-speed', 'new-correspondence', 'where-it-stands', 'mouth-cue', 'memory-phrase', 'formation'];
-const TILES: Item['$type'][] = ['word', 'card', 'made-up', 'gap', 'choice', 'clue', 'picture', 'syllables', 'spellings', 'missing-word', 'sentence'];
-
-/** The item as a tile; null for one that is not. */
-export function tileOf(item: Item, kind: Activity['kind']): TileItem | null {
-  return TILES.includes(item.$type) && !WITHOUT_TILES.includes(kind) ? (item as TileItem) : null;
+/** The item as a tile; null for one that is not: what is new is told, not chosen, and a chain hangs together. */
+export function tileOf(item: Item, kind: Activity['kind'], facts: Facts): TileItem | null {
+  return itemFacts(facts, item.$type!).tile && !activityFacts(facts, kind).whole ? (item as TileItem) : null;
 }
 
 /** Why an item is there, a line for each thing to know: its sounds or its answer with the reasons, what it means, what is said when it is dictated. */

@@ -1,5 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
+import { WithFacts } from '../facts/WithFacts';
 import { ErrorBoundary } from '../shell/ErrorBoundary';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
@@ -44,9 +45,11 @@ function InSchool({ session }: { session: Session }) {
   return (
     <Styled schoolId={school.id} language={school.language}>
       <SchoolContext value={{ session, school }}>
-        <ErrorBoundary at={pathname}>
-          <Outlet />
-        </ErrorBoundary>
+        <WithFacts>
+          <ErrorBoundary at={pathname}>
+            <Outlet />
+          </ErrorBoundary>
+        </WithFacts>
       </SchoolContext>
     </Styled>
   );

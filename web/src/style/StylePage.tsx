@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { useFacts } from '../facts/facts';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useSchool } from '../session/session';
@@ -12,8 +13,6 @@ import { StyleSample } from './StyleSample';
 import { useSaveStyle, useStyle, type HouseStyle, type StyleView } from './useStyle';
 
 const LABELS = ['revisit', 'teach', 'practise', 'apply', 'tricky', 'double'] as const;
-const LENIENCIES = ['weak-vowel', 's-as-z', 'n-as-ng', 'yoo-as-oo', 'bath-vowel', 'th-voicing'];
-const SWITCHES = ['bath-as-trap', 'putt-as-put', 'caught-as-cot', 'poor-as-paw', 'pen-as-pin', 'long-oo-in-book', 'ng-with-g', 'short-final-y', 'one-with-o'];
 
 /** Our school's way: what it calls things, how it shows them, what it lets in; seen at once on a sample. */
 export function StylePage() {
@@ -24,6 +23,7 @@ export function StylePage() {
 }
 
 function StyleForm({ kept }: { kept: StyleView }) {
+  const facts = useFacts();
   const { school } = useSchool();
   const save = useSaveStyle(school.id);
   const [accent, setAccent] = useState(kept.accent);
@@ -158,7 +158,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 ))}
               </Form.Select>
               <p className="quiet small">{text('style.accentNone')}</p>
-              {SWITCHES.map((id) => (
+              {facts.accentSwitches.map((id) => (
                 <Form.Check
                   key={id}
                   id={`switch-${id}`}
@@ -168,7 +168,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 />
               ))}
               <h3>{text('style.leniencies')}</h3>
-              {LENIENCIES.map((id) => (
+              {facts.leniencies.map((id) => (
                 <Form.Check
                   key={id}
                   id={`leniency-${id}`}

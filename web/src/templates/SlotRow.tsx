@@ -1,12 +1,12 @@
 import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
+import { useFacts } from '../facts/facts';
 import { text, textOf } from '../text/text';
 import type { Slot } from './template';
 
 interface Props {
   slot: Slot;
   part: Schemas['PartKind'];
-  activities: readonly Schemas['ActivityInfo'][];
   editable: boolean;
   isFirst: boolean;
   isLast: boolean;
@@ -15,11 +15,9 @@ interface Props {
   onRemove: () => void;
 }
 
-const ORDER = ['revisit', 'teach', 'practise', 'apply'];
-
 /** One place of a template: which activities may stand there, how many items, and when it is filled. */
-export function SlotRow({ slot, part, activities, editable, isFirst, isLast, onChange, onMove, onRemove }: Props) {
-  const may = activities.filter((a) => !slot.kinds.includes(a.kind) && (a.part === part || (part === 'practise' && ORDER.indexOf(a.part) < ORDER.indexOf(part))));
+export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMove, onRemove }: Props) {
+  const may = useFacts().activities.filter((a) => !slot.kinds.includes(a.kind) && a.parts.includes(part));
   return (
     <div className="slot">
       <div className="slot-kinds">

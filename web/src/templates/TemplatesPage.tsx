@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
+import { useFacts } from '../facts/facts';
 import { useTemplates } from '../lesson/lesson';
 import { PartIcon } from '../lesson/PartIcon';
 import { useSchool } from '../session/session';
@@ -14,11 +15,9 @@ import { text, textOf, weekdayText } from '../text/text';
 import { SlotRow } from './SlotRow';
 import { added, changed, moved, removed, secondsOf, type Slot, type Template } from './template';
 
-const DAYS = ['new', 'sound-family', 'second-sound', 'pattern', 'tricky-word', 'few-words', 'review', 'assessment', 'recap', 'sort'] as const;
-const LENGTHS = [15, 20, 25, 30];
-
 /** What lessons are built from, by kind of day, length and weekday. */
 export function TemplatesPage() {
+  const facts = useFacts();
   const templates = useTemplates();
   const [day, setDay] = useState<Template['day']>('new');
   const [minutes, setMinutes] = useState(20);
@@ -37,7 +36,7 @@ export function TemplatesPage() {
         <Form.Group controlId="template-day">
           <Form.Label>{text('templates.day')}</Form.Label>
           <Form.Select value={day} onChange={(e) => setDay(e.target.value as Template['day'])}>
-            {DAYS.map((d) => (
+            {facts.days.map((d) => (
               <option key={d} value={d}>
                 {text(`day.${d}`)}
               </option>
@@ -47,7 +46,7 @@ export function TemplatesPage() {
         <Form.Group controlId="template-minutes">
           <Form.Label>{text('templates.minutes')}</Form.Label>
           <Form.Select value={minutes} onChange={(e) => setMinutes(Number(e.target.value))}>
-            {LENGTHS.map((m) => (
+            {facts.lengths.map((m) => (
               <option key={m} value={m}>
                 {text('groups.minutes', { minutes: m })}
               </option>
@@ -66,12 +65,13 @@ export function TemplatesPage() {
           </Form.Select>
         </Form.Group>
       </div>
-      <Editor key={`${day}-${minutes}-${weekday}-${kept.own}`} kept={kept} activities={templates.data.activities} />
+      <Editor key={`${day}-${minutes}-${weekday}-${kept.own}`} kept={kept} />
     </>
   );
 }
 
-function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activities: readonly Schemas['ActivityInfo'][] }) {
+function Editor({ kept }: { kept: Schemas['TemplateView'] }) {
+  const facts = useFacts();
   const { school } = useSchool();
   const queries = useQueryClient();
   const [template, setTemplate] = useState<Template>(kept.template);
@@ -99,7 +99,7 @@ function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activitie
     ...settle,
   });
   const editable = school.role === 'lead';
-  const seconds = secondsOf(template, activities);
+  const seconds = secondsOf(template, facts);
   return (
     <>
       <p>
@@ -117,7 +117,6 @@ function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activitie
                 key={s}
                 slot={slot}
                 part={part.kind}
-                activities={activities}
                 editable={editable}
                 isFirst={s === 0}
                 isLast={s === part.slots.length - 1}
@@ -128,7 +127,7 @@ function Editor({ kept, activities }: { kept: Schemas['TemplateView']; activitie
             ))}
           </div>
           {editable && (
-            <Button size="sm" variant="link" onClick={() => setTemplate(added(template, p, activities))}>
+            <Button size="sm" variant="link" onClick={() => setTemplate(added(template, p, facts))}>
               {text('templates.addSlot')}
             </Button>
           )}

@@ -1,12 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { Schemas } from '../api/client';
+import type { Facts } from '../facts/facts';
+import { shippedFacts } from '../facts/shipped';
 import { added, changed, moved, removed, secondsOf, type Template } from './template';
 
-const activities: Schemas['ActivityInfo'][] = [
-  { kind: 'read-words', part: 'practise', response: 'say-together', seconds: 25 },
-  { kind: 'spell-words', part: 'practise', response: 'show-on-boards', seconds: 45 },
-  { kind: 'new-correspondence', part: 'teach', response: 'say-together', seconds: 90 },
-];
+const facts: Facts = { ...shippedFacts, activities: shippedFacts.activities.filter((a) => ['read-words', 'spell-words', 'has-sound', 'new-correspondence'].includes(a.kind)) };
 
 const template: Template = {
   day: 'new',
@@ -30,8 +27,8 @@ describe('a template', () => {
   });
 
   it('adds the first activity of the part that has no place yet, and nothing when all have one', () => {
-    expect(added(template, 1, activities).parts[1]!.slots[2]!.kinds).toEqual(['spell-words']);
-    expect(added(template, 0, activities)).toBe(template);
+    expect(added(template, 1, facts).parts[1]!.slots[2]!.kinds).toEqual(['spell-words']);
+    expect(added(template, 0, facts)).toBe(template);
   });
 
   it('changes and removes a place and leaves the other part as it is', () => {
@@ -42,6 +39,6 @@ describe('a template', () => {
   });
 
   it('counts what always comes and what comes if minutes are left apart, and what is new once', () => {
-    expect(secondsOf(template, activities)).toEqual({ must: 20 + 90 + 20 + 150, 'if-any': 0, room: 20 });
+    expect(secondsOf(template, facts)).toEqual({ must: 20 + 90 + 20 + 150, 'if-any': 0, room: 20 + 4 * 8 });
   });
 });

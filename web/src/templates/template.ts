@@ -1,10 +1,8 @@
 import type { Schemas } from '../api/client';
+import { activityFacts, type Facts } from '../facts/facts';
 
 export type Template = Schemas['LessonTemplate'];
 export type Slot = Schemas['Slot'];
-type Activities = readonly Schemas['ActivityInfo'][];
-
-const CHANGE_OVER = 20;
 
 const withSlots = (template: Template, part: number, slots: Slot[]): Template => ({ ...template, parts: template.parts.map((p, i) => (i === part ? { ...p, slots } : p)) });
 
@@ -32,21 +30,21 @@ export function moved(template: Template, part: number, at: number, by: -1 | 1):
 }
 
 /** A place for the first activity of the part that has none yet. */
-export function added(template: Template, part: number, activities: Activities): Template {
+export function added(template: Template, part: number, facts: Facts): Template {
   const own = template.parts[part]!;
   const used = own.slots.flatMap((s) => s.kinds);
-  const next = activities.find((a) => a.part === own.kind && !used.includes(a.kind));
+  const next = facts.activities.find((a) => a.part === own.kind && !used.includes(a.kind));
   return next ? withSlots(template, part, [...own.slots, { kinds: [next.kind], takeTurns: false, need: 'room', items: 4 }]) : template;
 }
 
 /** Seconds that the lesson takes always, when there is something for its places, and when minutes are left: by the longest of each place's activities. */
-export function secondsOf(template: Template, activities: Activities): Record<Slot['need'], number> {
+export function secondsOf(template: Template, facts: Facts): Record<Slot['need'], number> {
   const sums = { must: 0, 'if-any': 0, room: 0 };
   for (const slot of template.parts.flatMap((p) => p.slots)) {
-    const each = Math.max(...slot.kinds.map((k) => activities.find((a) => a.kind === k)?.seconds ?? 0));
+    const each = Math.max(...slot.kinds.map((k) => activityFacts(facts, k).seconds));
     // Of what is new there is one or two, whatever the place would take.
-    const items = slot.kinds.every((k) => k.startsWith('new-')) ? 1 : slot.items;
-    sums[slot.need] += CHANGE_OVER + each * items;
+    const items = slot.kinds.every((k) => activityFacts(facts, k).once) ? 1 : slot.items;
+    sums[slot.need] += facts.changeOver + each * items;
   }
   return sums;
 }

@@ -1,42 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import type { Schemas } from '../api/client';
+import { shippedFacts } from '../facts/shipped';
 import { messages } from './en-GB';
 import { reasonText, textOf } from './text';
 
-/** Every activity the engine knows, as the generated types list them. */
-const kinds = [
-  ...['grapheme-cards', 'last-miss', 'sound-to-spellings', 'oral-blending', 'oral-segmenting', 'clues', 'recent-words', 'tricky-so-far'],
-  ...[
-    'hear-sound',
-    'new-correspondence',
-    'where-it-stands',
-    'mouth-cue',
-    'memory-phrase',
-    'formation',
-    'spot-grapheme',
-    'set-beside',
-    'new-tricky-word',
-    'new-pattern',
-    'new-suffix',
-    'cut-syllables',
-  ],
-  ...[
-    'read-words',
-    'read-unmarked',
-    'read-at-speed',
-    'read-aided-unaided',
-    'made-up-words',
-    'word-chain',
-    'word-lines',
-    'spell-words',
-    'missing-grapheme',
-    'choose-spelling',
-    'sort-words',
-    'has-sound',
-  ],
-  ...['find-in-words', 'hunt-page', 'picture-to-word', 'label-picture'],
-  ...['read-sentence', 'oral-sentence', 'phrase-to-picture', 'dictate-sentence', 'own-sentence', 'read-text', 'crossword', 'fill-gap', 'story-prompt'],
-] as Schemas['ActivityKind'][];
+/** Every activity the engine knows. */
+const kinds = shippedFacts.activities.map((a) => a.kind);
 
 describe('the words for lessons', () => {
   it.each(kinds)('name %s and say what to say in it', (kind) => {

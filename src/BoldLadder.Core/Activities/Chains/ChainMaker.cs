@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Randomness;
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 

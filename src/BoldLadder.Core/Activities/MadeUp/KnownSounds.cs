@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
 

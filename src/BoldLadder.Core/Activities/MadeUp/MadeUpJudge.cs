@@ -1,7 +1,7 @@
 using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
-using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Facts;

@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;

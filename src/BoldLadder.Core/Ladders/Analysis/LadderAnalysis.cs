@@ -2,7 +2,6 @@ using System.Buffers;
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Numerics;
-using BoldLadder.Core.Ladders.Derived;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders.Analysis;
@@ -150,7 +149,7 @@ public sealed record LadderAnalysis(ImmutableArray<RungAnalysis> Rungs)
                 words += newWords[i];
                 share += text[i];
                 ImmutableArray<LadderWarning> own = [.. warnings[i]];
-                if (usable[i] < ThinRungs.Enough && ladder.Rungs[i] is { Reason: null, TeachesSomething: true }) own = own.Insert(0, LadderWarning.On(i, WarningKind.Thin, usable[i].ToString(CultureInfo.InvariantCulture)));
+                if (usable[i] < Usable.Enough && ladder.Rungs[i] is { Reason: null, TeachesSomething: true }) own = own.Insert(0, LadderWarning.On(i, WarningKind.Thin, usable[i].ToString(CultureInfo.InvariantCulture)));
                 if (FirstSuffixWithoutBase(ladder.Rungs[i], usable[i]) is { } suffix) own = own.Add(LadderWarning.On(i, WarningKind.SuffixBeforeBase, suffix));
                 rungs.Add(new RungAnalysis(newWords[i], known[i], usable[i], [.. graduates[i]], words, textOfAll == 0 ? 0 : share / textOfAll, own));
             }

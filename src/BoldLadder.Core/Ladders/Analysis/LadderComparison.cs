@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Ladders.Analysis;

@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Ladders.Analysis;

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
@@ -70,19 +71,19 @@ public sealed class WordIndex
 
     internal void Rungs(Ladder ladder, Span<int> rungs)
     {
-        var ranks = new Ranks(ladder, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
-        for (var i = 0; i < rungs.Length; i++) rungs[i] = rows.Highest(i, ranks.OfNeeds, ranks.OfTaughtPatterns, Ranks.FromTheStart);
+        var ranks = new Ranks(ladder.Steps, ladder.Free, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
+        for (var i = 0; i < rungs.Length; i++) rungs[i] = rows[i].Rank(ranks.OfNeeds, ranks.OfTaughtPatterns, Ranks.FromTheStart);
     }
 
     /// <summary>For each word that children know and a rung of the ladder makes readable that rung, and the highest of the others it needs; -1 for none.</summary>
     internal IEnumerable<(int Highest, int Next)> TwoHighest(Ladder ladder)
     {
         var rungs = Rungs(ladder);
-        var ranks = new Ranks(ladder, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
+        var ranks = new Ranks(ladder.Steps, ladder.Free, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
         foreach (var word in ForLessons)
         {
             if (!known[word] || rungs[word] < 0 || rungs[word] == Ranks.Never) continue;
-            yield return (rungs[word], rows.HighestBelow(word, ranks.OfNeeds, rungs[word], Ranks.FromTheStart));
+            yield return (rungs[word], rows[word].RankBelow(ranks.OfNeeds, rungs[word], Ranks.FromTheStart));
         }
     }
 }

@@ -48,7 +48,7 @@ public sealed class SchoolCalendar
     private const int SettleBeforeCheck = 2;
 
     /// <summary>Days without lessons that make a break a long one, and a summer.</summary>
-    private const int LongBreak = 9;
+    public const int LongBreak = 9;
     private const int Summer = 28;
 
     private readonly ImmutableArray<DateOnly> days;

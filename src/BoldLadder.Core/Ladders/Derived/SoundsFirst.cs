@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Ladders.Derived;
@@ -68,7 +69,7 @@ public sealed class TrickyPlacement(Lexicon lexicon, Accent accent, int firstRun
     /// <summary>The words worth placing, those most needed first.</summary>
     private List<TrickySuggestion> Waiting(Ladder ladder)
     {
-        var reach = new Reach(ladder, Leniencies.All, accent);
+        var reach = ladder.ReachIn(Leniencies.All, accent);
         return lexicon.Words.Where(w => w.Suitability == Suitability.Use && w.Band is Band.Known or Band.Teach && (w.Flags & (WordFlags.AmericanOnly | WordFlags.Contraction)) == WordFlags.None && w.Suffix is null).Take(Commonest)
             .Where(w => !NotNeeded.Contains(w.Spelling))
             .Select(w => new TrickySuggestion(w, -1, reach.RungOf(w)))

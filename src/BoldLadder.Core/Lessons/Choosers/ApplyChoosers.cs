@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Activities.Crosswords;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
@@ -24,18 +23,18 @@ internal static class ApplyChoosers
 
     public static ImmutableArray<Chooser> All { get; } =
     [
-        new(ActivityKind.ReadSentence, PartKind.Apply, ResponseMode.SayTogether, 75, 1, (work, id, count) => Best(work, id, _ => true).Take(count).Select(s => Read(work, id, s))),
-        new(ActivityKind.OralSentence, PartKind.Apply, ResponseMode.OneChild, 75, 1, (work, id, count) => RevisitChoosers.Oral(work, id, count)),
-        new(ActivityKind.PhraseToPicture, PartKind.Apply, ResponseMode.HoldUpOrStayStill, 60, 1, PhraseToPicture),
-        new(ActivityKind.DictateSentence, PartKind.Apply, ResponseMode.ShowOnBoards, 120, 1, Dictate),
-        new(ActivityKind.OwnSentence, PartKind.Apply, ResponseMode.ShowOnBoards, 150, 1, OwnSentence),
-        new(ActivityKind.ReadText, PartKind.Apply, ResponseMode.SayTogether, 180, 1, ReadText),
-        new(ActivityKind.Crossword, PartKind.Apply, ResponseMode.ShowOnBoards, 240, 1, MakeCrossword),
-        new(ActivityKind.FillGap, PartKind.Apply, ResponseMode.HoldUpOrStayStill, 45, 1, FillGap),
-        new(ActivityKind.StoryPrompt, PartKind.Apply, ResponseMode.OneChild, 120, 1, StoryPrompt),
+        new(ActivityKind.ReadSentence, (work, id, count) => Best(work, id, _ => true).Take(count).Select(s => Read(work, id, s))),
+        new(ActivityKind.OralSentence, (work, id, count) => RevisitChoosers.Oral(work, id, count)),
+        new(ActivityKind.PhraseToPicture, PhraseToPicture),
+        new(ActivityKind.DictateSentence, Dictate),
+        new(ActivityKind.OwnSentence, OwnSentence),
+        new(ActivityKind.ReadText, ReadText),
+        new(ActivityKind.Crossword, MakeCrossword),
+        new(ActivityKind.FillGap, FillGap),
+        new(ActivityKind.StoryPrompt, StoryPrompt),
     ];
 
-    private static SentenceItem Read(LessonWork work, string id, Sentence sentence) => Items.OfSentence(id, sentence, work.Request.After, [Uses(work, sentence)]);
+    private static SentenceItem Read(LessonWork work, string id, Sentence sentence) => ItemMaker.OfSentence(id, sentence, work.Request.After, [Uses(work, sentence)]);
 
     /// <summary>The readable sentences that will do, the best for today first.</summary>
     private static IEnumerable<Sentence> Best(LessonWork work, string id, Func<Sentence, bool> willDo)
@@ -105,7 +104,7 @@ internal static class ApplyChoosers
         var readable = request.Materials.Texts.Readable(request.After, request.TrickyToday.ToHashSet()).Where(t => t.All.All(work.MayBeRead)).ToList();
         var best = readable.Select(t => (Text: t, Ago: request.RecentTexts.GetValueOrDefault(t.Title), Draw: random.Fraction()))
             .OrderByDescending(t => t.Ago is > 0 and < ReadAgainWithin).ThenByDescending(t => t.Ago == 0 ? t.Text.Sentences.Sum(s => ReadingChoosers.Hits(work, s)) + (Weights.EachCorrespondenceOfText * t.Text.Sentences.SelectMany(s => s.Asks).Distinct().Count()) + t.Draw : -1d / t.Ago).Take(count);
-        return best.Select(b => new TextItem($"{id}:{b.Text.Title}", false, b.Text.Title, [.. b.Text.Sentences.Select(s => Items.OfSentence(id, s, request.After, []))], b.Text.Questions,
+        return best.Select(b => new TextItem($"{id}:{b.Text.Title}", false, b.Text.Title, [.. b.Text.Sentences.Select(s => ItemMaker.OfSentence(id, s, request.After, []))], b.Text.Questions,
             [b.Ago is > 0 and < ReadAgainWithin ? Reason.Of("read-again") : Reason.Of("all-taught")]));
     }
 

@@ -3,7 +3,6 @@ using System.Globalization;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Activities.MadeUp;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
@@ -24,25 +23,25 @@ internal static class ReadingChoosers
 
     public static ImmutableArray<Chooser> All { get; } =
     [
-        new(ActivityKind.ReadWords, PartKind.Practise, ResponseMode.SayTogether, 25, 1, ReadWords),
-        new(ActivityKind.ReadUnmarked, PartKind.Practise, ResponseMode.SayTogether, 10, 2, Again),
-        new(ActivityKind.ReadAtSpeed, PartKind.Practise, ResponseMode.OneChild, 5, 3, Again),
-        new(ActivityKind.ReadAidedUnaided, PartKind.Practise, ResponseMode.SayTogether, 20, 2, ReadWords),
-        new(ActivityKind.MadeUpWords, PartKind.Practise, ResponseMode.SayTogether, 15, 3, MadeUp),
-        new(ActivityKind.WordChain, PartKind.Practise, ResponseMode.ShowOnBoards, 18, 3, Chain),
-        new(ActivityKind.WordLines, PartKind.Practise, ResponseMode.OneChild, 40, 2, Lines),
-        new(ActivityKind.HasSound, PartKind.Practise, ResponseMode.HoldUpOrStayStill, 8, 4, HasSound),
-        new(ActivityKind.FindInWords, PartKind.Practise, ResponseMode.OneChild, 12, 3, FindInWords),
-        new(ActivityKind.HuntPage, PartKind.Practise, ResponseMode.OneChild, 40, 1, Hunt),
-        new(ActivityKind.PictureToWord, PartKind.Practise, ResponseMode.HoldUpOrStayStill, 20, 2, PictureToWord),
+        new(ActivityKind.ReadWords, ReadWords),
+        new(ActivityKind.ReadUnmarked, Again),
+        new(ActivityKind.ReadAtSpeed, Again),
+        new(ActivityKind.ReadAidedUnaided, ReadWords),
+        new(ActivityKind.MadeUpWords, MadeUp),
+        new(ActivityKind.WordChain, Chain),
+        new(ActivityKind.WordLines, Lines),
+        new(ActivityKind.HasSound, HasSound),
+        new(ActivityKind.FindInWords, FindInWords),
+        new(ActivityKind.HuntPage, Hunt),
+        new(ActivityKind.PictureToWord, PictureToWord),
     ];
 
     /// <summary>The shared set, easy to hard.</summary>
-    private static IEnumerable<Item> ReadWords(LessonWork work, string id, int count) => Shown(work, work.Set, count).Select(w => Items.OfWord(id, w, WordChoice.Explain(work.Request, w), meaning: Items.MeaningFor(work.Request, w)));
+    private static IEnumerable<Item> ReadWords(LessonWork work, string id, int count) => Shown(work, work.Set, count).Select(w => ItemMaker.OfWord(id, w, WordChoice.Explain(work.Request, w), meaning: ItemMaker.MeaningFor(work.Request, w)));
 
     /// <summary>The same words in a new order.</summary>
     private static IEnumerable<Item> Again(LessonWork work, string id, int count) =>
-        work.Stream(id).Shuffle(Shown(work, work.Set, count)).Select(w => Items.OfWord(id, w, [.. WordChoice.Explain(work.Request, w).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("met-before")]));
+        work.Stream(id).Shuffle(Shown(work, work.Set, count)).Select(w => ItemMaker.OfWord(id, w, [.. WordChoice.Explain(work.Request, w).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("met-before")]));
 
     /// <summary>At most so many words of the set, at least two thirds of them with what is new: the others go first.</summary>
     internal static List<Word> Shown(LessonWork work, IEnumerable<Word> words, int count)
@@ -60,7 +59,7 @@ internal static class ReadingChoosers
         if (!request.MadeUpInLessons || request.Today.Correspondences.IsEmpty) return [];
         var shown = request.RecentMadeUp;
         return new MadeUpMaker(request.Lexicon, request.After).Make(count + shown.Count, Draw(work, id), request.Today.Correspondences)
-            .Where(m => !shown.Contains(m.Spelling)).Take(count).OrderBy(m => m.Segmentation.Taps).Select(m => Items.OfMadeUp(id, m, request.Today));
+            .Where(m => !shown.Contains(m.Spelling)).Take(count).OrderBy(m => m.Segmentation.Taps).Select(m => ItemMaker.OfMadeUp(id, m, request.Today));
     }
 
     private static long Draw(LessonWork work, string id) => unchecked((long)work.Stream(id).NextUInt64());
@@ -78,7 +77,7 @@ internal static class ReadingChoosers
         .Where(l => l.Length >= ShortestChain - 1 && HasEnough(work, l.Select(s => s.Word)))
         .Select(l => new LineItem($"{id}:{l[0].Word.Spelling}", false, [.. l.Select(s => Of(id, s))]));
 
-    private static WordItem Of(string id, ChainStep step) => Items.OfWord(id, step.Word, step.Change is { } change ? [Reason.Of($"changes-{change.ToString().ToLowerInvariant()}")] : [Reason.Of("starts-chain")]);
+    private static WordItem Of(string id, ChainStep step) => ItemMaker.OfWord(id, step.Word, step.Change is { } change ? [Reason.Of($"changes-{change.ToString().ToLowerInvariant()}")] : [Reason.Of("starts-chain")]);
 
     private static bool HasEnough(LessonWork work, IEnumerable<Word> words) => words.ToList() is var all && all.Count(work.IsOwn) * 3 >= all.Count * 2;
 
@@ -108,7 +107,7 @@ internal static class ReadingChoosers
         var close = without.Where(w => w.ContainsAny(near)).ToList();
         var no = choice.Take(close.Count >= count / 3 ? close : without, count - yes.Count);
         return yes.Count == 0 || no.Count == 0 ? [] : work.Stream(id).Shuffle(yes.Concat(no))
-            .Select(w => Items.OfWord(id, w, [Reason.Of(w.ContainsAny(having) ? "has-sound" : close.Contains(w) ? "near-miss" : "has-not")], oral: true));
+            .Select(w => ItemMaker.OfWord(id, w, [Reason.Of(w.ContainsAny(having) ? "has-sound" : close.Contains(w) ? "near-miss" : "has-not")], oral: true));
     }
 
     /// <summary>Words in which to point at what is new; the same letters with another sound are flagged for the adult.</summary>
@@ -120,7 +119,7 @@ internal static class ReadingChoosers
         var others = work.LikelyBefore.Where(w => !work.IsOwn(w) && HasOtherJob(request, w)).ToList();
         var room = Math.Min(own.Count / 3, count - own.Count + (own.Count / 3));
         var flagged = room > 0 ? work.Choice(id).Take(others, room, own) : [];
-        return work.Stream(id).Shuffle(own.Take(count - flagged.Count).Concat(flagged)).Select(w => Items.OfWord(id, w, [Reason.Of(work.IsOwn(w) ? "is-here" : HasOtherJob(request, w) ? "another-job" : "not-here")]));
+        return work.Stream(id).Shuffle(own.Take(count - flagged.Count).Concat(flagged)).Select(w => ItemMaker.OfWord(id, w, [Reason.Of(work.IsOwn(w) ? "is-here" : HasOtherJob(request, w) ? "another-job" : "not-here")]));
     }
 
     /// <summary>True for a word with the letters of what is new that say something else: ow in snow when cow is taught.</summary>
@@ -133,7 +132,7 @@ internal static class ReadingChoosers
         if (!work.Request.Today.TeachesSomething) return [];
         return work.Sentences.Select(s => (Sentence: s, Hits: Hits(work, s))).Where(s => s.Hits > 0)
             .OrderByDescending(s => s.Hits).ThenBy(s => s.Sentence.Tokens.Length).ThenBy(s => s.Sentence.Text, StringComparer.Ordinal).Take(count)
-            .Select(s => Items.OfSentence(id, s.Sentence, work.Request.After,
+            .Select(s => ItemMaker.OfSentence(id, s.Sentence, work.Request.After,
             [
                 UsesInWords(work.Request.Today, s.Hits),
                 .. s.Sentence.Tokens.Where(t => HasOtherJob(work.Request, t.Word)).Select(t => Reason.Of("another-job-in", Sentence.Plain(t.Written))),
@@ -162,7 +161,7 @@ internal static class ReadingChoosers
             var others = work.Set.Concat(work.Own.Where(w => w.IsKnown)).Where(w => w != word && w.Suffix?.Base != word.Spelling && !work.Request.Materials.Pictures.ContainsKey(w.Spelling))
                 .OrderByDescending(w => w.Required[0] == word.Required[0]).ThenBy(w => Math.Abs(w.Spelling.Length - word.Spelling.Length)).Take(2).Select(w => w.Spelling).ToList();
             if (others.Count == 0) yield break;
-            yield return new PictureItem($"{id}:{word.Spelling}", false, work.Request.Materials.Pictures[word.Spelling], word.Spelling, Items.MarksOf(word), [.. work.Stream($"{id}:{word.Spelling}").Shuffle(others.Append(word.Spelling).Distinct())], [.. WordChoice.Explain(work.Request, word)]);
+            yield return new PictureItem($"{id}:{word.Spelling}", false, work.Request.Materials.Pictures[word.Spelling], word.Spelling, ItemMaker.MarksOf(word), [.. work.Stream($"{id}:{word.Spelling}").Shuffle(others.Append(word.Spelling).Distinct())], [.. WordChoice.Explain(work.Request, word)]);
         }
     }
 

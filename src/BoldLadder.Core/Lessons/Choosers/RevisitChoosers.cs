@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -22,14 +21,14 @@ internal static class RevisitChoosers
 
     public static ImmutableArray<Chooser> All { get; } =
     [
-        new(ActivityKind.GraphemeCards, PartKind.Revisit, ResponseMode.SayTogether, 6, 1, Cards),
-        new(ActivityKind.LastMiss, PartKind.Revisit, ResponseMode.SayTogether, 12, 1, LastMiss),
-        new(ActivityKind.SoundToSpellings, PartKind.Revisit, ResponseMode.ShowOnBoards, 20, 1, Spellings),
-        new(ActivityKind.OralBlending, PartKind.Revisit, ResponseMode.Listen, 20, 2, (work, id, count) => Oral(work, id, count)),
-        new(ActivityKind.OralSegmenting, PartKind.Revisit, ResponseMode.ShowOnFingers, 20, 2, (work, id, count) => Oral(work, id, count)),
-        new(ActivityKind.Clues, PartKind.Revisit, ResponseMode.OneChild, 25, 2, Clues),
-        new(ActivityKind.RecentWords, PartKind.Revisit, ResponseMode.SayTogether, 15, 1, Recent),
-        new(ActivityKind.TrickySoFar, PartKind.Revisit, ResponseMode.SayTogether, 12, 1, TrickySoFar),
+        new(ActivityKind.GraphemeCards, Cards),
+        new(ActivityKind.LastMiss, LastMiss),
+        new(ActivityKind.SoundToSpellings, Spellings),
+        new(ActivityKind.OralBlending, (work, id, count) => Oral(work, id, count)),
+        new(ActivityKind.OralSegmenting, (work, id, count) => Oral(work, id, count)),
+        new(ActivityKind.Clues, Clues),
+        new(ActivityKind.RecentWords, Recent),
+        new(ActivityKind.TrickySoFar, TrickySoFar),
     ];
 
     /// <summary>Last missed, too long unseen, the newest third, the longest unseen; shuffled, look-alikes not side by side where it can be helped.</summary>
@@ -47,7 +46,7 @@ internal static class RevisitChoosers
         {
             if (Apartness.Between(shuffled[i - 1], shuffled[i]) > 0) (shuffled[i], shuffled[i + 1]) = (shuffled[i + 1], shuffled[i]);
         }
-        return shuffled.Select(c => Items.OfCorrespondence(id, c, request.Missed.Contains(c)
+        return shuffled.Select(c => ItemMaker.OfCorrespondence(id, c, request.Missed.Contains(c)
             ? [Reason.Of("missed-last"), Seen(request, c)] : [Seen(request, c)]));
     }
 
@@ -55,7 +54,7 @@ internal static class RevisitChoosers
 
     /// <summary>What the last lesson did not get to, or missed.</summary>
     private static IEnumerable<Item> LastMiss(LessonWork work, string id, int count) =>
-        work.Request.Missed.Where(work.Request.Before.Correspondences.Contains).Take(count).Select(c => Items.OfCorrespondence(id, c, [Reason.Of("missed-last")]));
+        work.Request.Missed.Where(work.Request.Before.Correspondences.Contains).Take(count).Select(c => ItemMaker.OfCorrespondence(id, c, [Reason.Of("missed-last")]));
 
     /// <summary>Which spellings do we know for a sound? Those taught before today, as the accent sounds them; the longest unseen first.</summary>
     private static IEnumerable<Item> Spellings(LessonWork work, string id, int count)
@@ -64,7 +63,7 @@ internal static class RevisitChoosers
         var sounds = request.Before.Correspondences.Where(c => !c.IsBath).GroupBy(accent.Project)
             .Select(g => (Sounds: g.Key, Taught: g.OrderByDescending(c => request.Recall.GetValueOrDefault(c, 0)).ToList()))
             .Where(s => s.Taught.DistinctBy(c => c.Grapheme).Count() > 1).OrderBy(s => s.Sounds, StringComparer.Ordinal).ToList();
-        return work.Stream(id).Shuffle(sounds).Take(count).Select(s => Items.OfSpellings(id, s.Sounds, s.Taught, [Seen(request, s.Taught[0])]));
+        return work.Stream(id).Shuffle(sounds).Take(count).Select(s => ItemMaker.OfSpellings(id, s.Sounds, s.Taught, [Seen(request, s.Taught[0])]));
     }
 
     /// <summary>
@@ -79,7 +78,7 @@ internal static class RevisitChoosers
         var sayable = work.Known.Where(w => w.Segmentation.SoundCount >= longest - 1 && w.Segmentation.SoundCount <= longest && w.Suffix is null).ToList();
         var own = sayable.Where(w => w.ContainsAny(sounds)).ToList();
         return work.Choice(id).Take(own.Count >= count ? own : sayable, count).OrderBy(w => w.Segmentation.SoundCount)
-            .Select(w => Items.OfWord(id, w, [Reason.Of("only-said"), .. w.ContainsAny(sounds) ? [Reason.Of("has-sound")] : ImmutableArray<Reason>.Empty], oral: true));
+            .Select(w => ItemMaker.OfWord(id, w, [Reason.Of("only-said"), .. w.ContainsAny(sounds) ? [Reason.Of("has-sound")] : ImmutableArray<Reason>.Empty], oral: true));
     }
 
     internal static HashSet<Sound> SoundsOf(IEnumerable<Correspondence> correspondences) => [.. correspondences.SelectMany(c => c.Sounds)];
@@ -104,7 +103,7 @@ internal static class RevisitChoosers
         var newest = CorrespondenceSet.Of(request.Newest.Take(RecentCorrespondences));
         var words = work.LikelyBefore.Where(w => w.ContainsAny(newest)).ToList();
         var others = words.Where(w => !work.Set.Contains(w)).ToList();
-        return work.Choice("recent").Take(others.Count >= count ? others : words, count).Select(w => Items.OfWord(id, w, WordChoice.Explain(request, w), meaning: Items.MeaningFor(request, w)));
+        return work.Choice("recent").Take(others.Count >= count ? others : words, count).Select(w => ItemMaker.OfWord(id, w, WordChoice.Explain(request, w), meaning: ItemMaker.MeaningFor(request, w)));
     }
 
     /// <summary>The last two, then those longest unseen.</summary>
@@ -114,6 +113,6 @@ internal static class RevisitChoosers
         var random = work.Stream("tricky");
         var latest = request.TrickyBefore.TakeLast(Math.Min(2, count));
         var others = random.Shuffle(request.TrickyBefore.SkipLast(2)).OrderByDescending(t => request.RecentWords.GetValueOrDefault(t, int.MaxValue)).Take(Math.Max(0, count - 2));
-        return random.Shuffle(latest.Concat(others)).Select(request.Lexicon.Find).OfType<Word>().Select(w => Items.OfWord(id, w, [Reason.Of("tricky")], request.Before));
+        return random.Shuffle(latest.Concat(others)).Select(request.Lexicon.Find).OfType<Word>().Select(w => ItemMaker.OfWord(id, w, [Reason.Of("tricky")], request.Before));
     }
 }

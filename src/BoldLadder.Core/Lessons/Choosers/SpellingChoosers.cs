@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -18,11 +17,11 @@ internal static class SpellingChoosers
 
     public static ImmutableArray<Chooser> All { get; } =
     [
-        new(ActivityKind.SpellWords, PartKind.Practise, ResponseMode.ShowOnBoards, 45, 1, SpellWords),
-        new(ActivityKind.MissingGrapheme, PartKind.Practise, ResponseMode.ShowOnBoards, 25, 3, Gaps),
-        new(ActivityKind.ChooseSpelling, PartKind.Practise, ResponseMode.ShowOnBoards, 20, 3, ChooseSpelling),
-        new(ActivityKind.SortWords, PartKind.Practise, ResponseMode.OneChild, 120, 1, Sort),
-        new(ActivityKind.LabelPicture, PartKind.Practise, ResponseMode.ShowOnBoards, 40, 2, Label),
+        new(ActivityKind.SpellWords, SpellWords),
+        new(ActivityKind.MissingGrapheme, Gaps),
+        new(ActivityKind.ChooseSpelling, ChooseSpelling),
+        new(ActivityKind.SortWords, Sort),
+        new(ActivityKind.LabelPicture, Label),
     ];
 
     /// <summary>
@@ -36,7 +35,7 @@ internal static class SpellingChoosers
         var words = new WordChoice(work, work.Stream("spell")) { OneSpellingOfASound = true }.Take(own, count);
         var room = Math.Min(count - words.Count, words.Count / 2);
         if (room > 0) words.AddRange(new WordChoice(work, work.Stream("spell-contrast")) { OneSpellingOfASound = true }.Take(safe.Except(own), room, words));
-        return WordChoice.EasyToHard(ReadingChoosers.Shown(work, OneSpellingEach(work, words), count)).Select(w => Items.OfWord(id, w, WordChoice.Explain(work.Request, w), sentence: HasTwin(work.Request, w) ? SettledBy(work, w) : null));
+        return WordChoice.EasyToHard(ReadingChoosers.Shown(work, OneSpellingEach(work, words), count)).Select(w => ItemMaker.OfWord(id, w, WordChoice.Explain(work.Request, w), sentence: HasTwin(work.Request, w) ? SettledBy(work, w) : null));
     }
 
     /// <summary>Without the words that bring a second spelling of the day's sound: choosing between them is not the point here.</summary>
@@ -55,7 +54,7 @@ internal static class SpellingChoosers
     internal static string? SettledBy(LessonWork work, Word word) => work.Request.Materials.Sentences.Having(word).Where(work.MayBeRead).Where(s => s.Tokens.Length > 3 && s.Tokens.Count(t => t.Word == word) == 1).Select(s => s.Text).FirstOrDefault();
 
     /// <summary>Words just read with today's grapheme left out, to be written in.</summary>
-    private static IEnumerable<Item> Gaps(LessonWork work, string id, int count) => WithTarget(work, id, count, w => MayHideTarget(work, w)).Select(w => Items.OfGap(id, w, PlaceOfTarget(work, w), WordChoice.Explain(work.Request, w)));
+    private static IEnumerable<Item> Gaps(LessonWork work, string id, int count) => WithTarget(work, id, count, w => MayHideTarget(work, w)).Select(w => ItemMaker.OfGap(id, w, PlaceOfTarget(work, w), WordChoice.Explain(work.Request, w)));
 
     /// <summary>True for a word that today's grapheme can be left out of: something stays, and not the shape of a crude word.</summary>
     private static bool MayHideTarget(LessonWork work, Word word) => word.Required.Length > 1 && !CrudeWords.IsShape(word.Segmentation, PlaceOfTarget(work, word));
@@ -80,7 +79,7 @@ internal static class SpellingChoosers
         {
             var place = PlaceOfTarget(work, word);
             var options = Options(word.Required[place]).OrderBy(o => o != word.Required[place].Grapheme.Text).Take(MostOptions);
-            yield return new ChoiceItem($"{id}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, Items.MarksOf(word), place, [.. work.Stream($"{id}:{word.Spelling}").Shuffle(options)], [.. WordChoice.Explain(request, word)]);
+            yield return new ChoiceItem($"{id}:{word.Spelling}", false, word.Spelling, word.Segmentation.Graphemes, ItemMaker.MarksOf(word), place, [.. work.Stream($"{id}:{word.Spelling}").Shuffle(options)], [.. WordChoice.Explain(request, word)]);
         }
     }
 
@@ -97,7 +96,7 @@ internal static class SpellingChoosers
             var each = Math.Max(FewestUnderHeading, count / headings.Count);
             for (var i = 0; i < headings.Count; i++)
             {
-                dealt.AddRange(work.Choice($"{id}:{i}").Take(headings[i].Words, each).Select(w => new SortedWord(w.Spelling, Items.MarksOf(w), i)));
+                dealt.AddRange(work.Choice($"{id}:{i}").Take(headings[i].Words, each).Select(w => new SortedWord(w.Spelling, ItemMaker.MarksOf(w), i)));
             }
             return [new SortItem($"{id}:{by}", false, by, [.. headings.Select(h => h.Heading)], [.. work.Stream(id).Shuffle(dealt)])];
         }
@@ -125,5 +124,5 @@ internal static class SpellingChoosers
     }
 
     private static IEnumerable<Item> Label(LessonWork work, string id, int count) => ReadingChoosers.Pictured(work, id, count)
-        .Select(w => new PictureItem($"{id}:{w.Spelling}", false, work.Request.Materials.Pictures[w.Spelling], w.Spelling, Items.MarksOf(w), [], [.. WordChoice.Explain(work.Request, w)]));
+        .Select(w => new PictureItem($"{id}:{w.Spelling}", false, work.Request.Materials.Pictures[w.Spelling], w.Spelling, ItemMaker.MarksOf(w), [], [.. WordChoice.Explain(work.Request, w)]));
 }

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Facts;
@@ -16,23 +15,23 @@ internal static class TeachChoosers
 
     public static ImmutableArray<Chooser> All { get; } =
     [
-        new(ActivityKind.HearSound, PartKind.Teach, ResponseMode.Listen, 8, 2, HearSound),
-        new(ActivityKind.NewCorrespondence, PartKind.Teach, ResponseMode.SayTogether, 90, 1, (work, id, _) => Today(work, id)),
-        new(ActivityKind.WhereItStands, PartKind.Teach, ResponseMode.Listen, 30, 1, WhereItStands),
-        new(ActivityKind.MouthCue, PartKind.Teach, ResponseMode.SayTogether, 25, 1, (work, id, count) => Today(work, id).Take(count)),
-        new(ActivityKind.MemoryPhrase, PartKind.Teach, ResponseMode.SayTogether, 25, 1, (work, id, count) => work.Request.Today.Correspondences.Where(c => work.Request.Phrases.ContainsKey(c.Notation)).Take(count).Select(c => Items.OfCorrespondence(id, c, New))),
-        new(ActivityKind.Formation, PartKind.Teach, ResponseMode.ShowOnBoards, 60, 1, (work, id, count) => Today(work, id).Take(count)),
-        new(ActivityKind.SpotGrapheme, PartKind.Teach, ResponseMode.HoldUpOrStayStill, 6, 2, Spot),
-        new(ActivityKind.SetBeside, PartKind.Teach, ResponseMode.SayTogether, 60, 1, Beside),
-        new(ActivityKind.NewTrickyWord, PartKind.Teach, ResponseMode.SayTogether, 50, 1, Tricky),
-        new(ActivityKind.NewPattern, PartKind.Teach, ResponseMode.SayTogether, 120, 1, (work, id, _) => (work.Request.Today.Patterns & ~Suffixes).Each().Select(p => OfPattern(work, id, p))),
-        new(ActivityKind.NewSuffix, PartKind.Teach, ResponseMode.SayTogether, 150, 1, (work, id, _) => (work.Request.Today.Patterns & Suffixes).Each().Select(p => OfPattern(work, id, p))),
-        new(ActivityKind.CutSyllables, PartKind.Teach, ResponseMode.ShowOnFingers, 15, 2, Cut),
+        new(ActivityKind.HearSound, HearSound),
+        new(ActivityKind.NewCorrespondence, (work, id, _) => Today(work, id)),
+        new(ActivityKind.WhereItStands, WhereItStands),
+        new(ActivityKind.MouthCue, (work, id, count) => Today(work, id).Take(count)),
+        new(ActivityKind.MemoryPhrase, (work, id, count) => work.Request.Today.Correspondences.Where(c => work.Request.Phrases.ContainsKey(c.Notation)).Take(count).Select(c => ItemMaker.OfCorrespondence(id, c, New))),
+        new(ActivityKind.Formation, (work, id, count) => Today(work, id).Take(count)),
+        new(ActivityKind.SpotGrapheme, Spot),
+        new(ActivityKind.SetBeside, Beside),
+        new(ActivityKind.NewTrickyWord, Tricky),
+        new(ActivityKind.NewPattern, (work, id, _) => (work.Request.Today.Patterns & ~Suffixes).Each().Select(p => OfPattern(work, id, p))),
+        new(ActivityKind.NewSuffix, (work, id, _) => (work.Request.Today.Patterns & Suffixes).Each().Select(p => OfPattern(work, id, p))),
+        new(ActivityKind.CutSyllables, Cut),
     ];
 
     private static readonly ImmutableArray<Reason> New = [Reason.Of("new-today")];
 
-    private static IEnumerable<Item> Today(LessonWork work, string id) => work.Request.Today.Correspondences.Select(c => Items.OfCorrespondence(id, c, New));
+    private static IEnumerable<Item> Today(LessonWork work, string id) => work.Request.Today.Correspondences.Select(c => ItemMaker.OfCorrespondence(id, c, New));
 
     /// <summary>Words that start with today's sound, that end with it, or hold it: said by the adult.</summary>
     private static IEnumerable<Item> HearSound(LessonWork work, string id, int count)
@@ -46,11 +45,11 @@ internal static class TeachChoosers
         var ends = sayable.Where(w => sounds.Contains(w.Required[^1].Sounds[^1])).ToList();
         var best = starts.Count >= count ? starts : ends.Count >= count ? ends : sayable;
         var where = best == starts ? "starts-with-it" : best == ends ? "ends-with-it" : "has-sound";
-        return work.Choice(id).Take(best, count).Select(w => Items.OfWord(id, w, [Reason.Of(where)], oral: true));
+        return work.Choice(id).Take(best, count).Select(w => ItemMaker.OfWord(id, w, [Reason.Of(where)], oral: true));
     }
 
     private static IEnumerable<Item> WhereItStands(LessonWork work, string id, int count) => work.Request.Today.Correspondences.Take(count)
-        .Select(c => (One: c, Facts: Items.Positions(c, work.Request.Lexicon))).Where(c => c.Facts is not null).Select(c => Items.OfCorrespondence(id, c.One, New, c.Facts));
+        .Select(c => (One: c, Facts: ItemMaker.Positions(c, work.Request.Lexicon))).Where(c => c.Facts is not null).Select(c => ItemMaker.OfCorrespondence(id, c.One, New, c.Facts));
 
     /// <summary>Today's graphemes among look-alikes and earlier cards: show yours, stay still for others.</summary>
     private static IEnumerable<Item> Spot(LessonWork work, string id, int count)
@@ -60,7 +59,7 @@ internal static class TeachChoosers
         var random = work.Stream("spot");
         var others = random.Shuffle(request.Before.Correspondences.Where(c => request.Today.Correspondences.All(t => t.Grapheme != c.Grapheme)))
             .OrderByDescending(c => request.Today.Correspondences.Any(t => Apartness.IsLookAlike(c, t) || SharesLetters(c, t))).DistinctBy(c => c.Grapheme).Take(Math.Max(1, count - request.Today.Correspondences.Length)).ToList();
-        return others.Count == 0 ? [] : random.Shuffle(others.Concat(request.Today.Correspondences)).Select(c => Items.OfCorrespondence(id, c, [Reason.Of(request.Today.Correspondences.Contains(c) ? "show-it" : "stay-still")]));
+        return others.Count == 0 ? [] : random.Shuffle(others.Concat(request.Today.Correspondences)).Select(c => ItemMaker.OfCorrespondence(id, c, [Reason.Of(request.Today.Correspondences.Contains(c) ? "show-it" : "stay-still")]));
     }
 
     private static bool SharesLetters(Correspondence one, Correspondence other) => one.Grapheme.Text.Length > 1 && other.Grapheme.Text.Contains(one.Grapheme.Text[0], StringComparison.Ordinal);
@@ -85,7 +84,7 @@ internal static class TeachChoosers
     }
 
     private static IEnumerable<Item> Tricky(LessonWork work, string id, int count) =>
-        work.Request.Today.Tricky.Select(work.Request.Lexicon.Find).OfType<Word>().Select(w => Items.OfWord(id, w, [Reason.Of("tricky")], work.Request.After, meaning: Items.MeaningFor(work.Request, w)));
+        work.Request.Today.Tricky.Select(work.Request.Lexicon.Find).OfType<Word>().Select(w => ItemMaker.OfWord(id, w, [Reason.Of("tricky")], work.Request.After, meaning: ItemMaker.MeaningFor(work.Request, w)));
 
     /// <summary>A pattern with words that show it; of a suffix those of each sound it has.</summary>
     private static PatternItem OfPattern(LessonWork work, string id, Patterns pattern)

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;
-using BoldLadder.Core.Lessons.Choosers;
 
 namespace BoldLadder.Core.Lessons.Templates;
 
@@ -42,9 +41,6 @@ public sealed record LessonTemplate(LessonDay Day, int Minutes, ImmutableArray<T
     /// <summary>How many words are read: what the shared set is as large as.</summary>
     public int SetSize => Parts.SelectMany(p => p.Slots).Where(s => s.Kinds.Contains(ActivityKind.ReadWords)).Select(s => s.Items).FirstOrDefault(6);
 
-    /// <summary>True when an activity may stand in a part: in its own, and in Practise also what belongs to Revisit and Teach.</summary>
-    public static bool MayStand(ActivityKind kind, PartKind part) => Chooser.All[kind].Part is var own && (own == part || (part == PartKind.Practise && own < part));
-
     public static string Write(LessonTemplate template) => JsonSerializer.Serialize(template, LessonDocument.Json);
 
     /// <exception cref="FormatException">Not a template that can be used.</exception>
@@ -73,7 +69,7 @@ public sealed record LessonTemplate(LessonDay Day, int Minutes, ImmutableArray<T
             foreach (var slot in part.Slots)
             {
                 if (slot.Kinds.IsDefaultOrEmpty || slot.Items is < 1 or > MostItems) throw new FormatException($"Each place needs an activity, and 1 to {MostItems} items.");
-                if (slot.Kinds.FirstOrDefault(k => !MayStand(k, part.Kind), (ActivityKind)(-1)) is var stranger && (int)stranger >= 0) throw new FormatException($"{JsonNamingPolicy.KebabCaseLower.ConvertName(stranger.ToString())} does not belong in this part. Move it to {Chooser.All[stranger].Part}.");
+                if (slot.Kinds.FirstOrDefault(k => !ActivityFacts.Of(k).MayStandIn(part.Kind), (ActivityKind)(-1)) is var stranger && (int)stranger >= 0) throw new FormatException($"{JsonNamingPolicy.KebabCaseLower.ConvertName(stranger.ToString())} does not belong in this part. Move it to {ActivityFacts.Of(stranger).Part}.");
             }
         }
         return this;

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Sounds;
 
 namespace BoldLadder.Core.Words.Alike;

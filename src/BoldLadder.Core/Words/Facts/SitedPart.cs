@@ -1,4 +1,4 @@
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words.Facts;

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Lessons.Choosers;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Templates;
 
 /// <summary>
 /// How long activities take, and what is cut when a lesson is too long: items of Revisit first, then Practise extras; Teach and Apply keep their minimum.
@@ -13,7 +12,7 @@ public static class Pace
     public static ImmutableArray<int> Lengths { get; } = [15, 20, 25, 30];
 
     /// <summary>Seconds between two activities: hands down, boards up.</summary>
-    private const int ChangeOver = 20;
+    public const int ChangeOver = 20;
 
     /// <summary>A group is never taken to be faster or slower than this.</summary>
     private const double Fastest = 0.8;
@@ -26,11 +25,11 @@ public static class Pace
 
     /// <param name="pace">How long the group takes for what is planned as 1.</param>
     public static Activity Timed(Activity activity, double pace = 1) => activity.SetByHand ? activity
-        : activity with { Seconds = ChangeOver + (int)Math.Round(pace * Math.Max(1, Counted(activity)) * Chooser.All[activity.Kind].Seconds) };
+        : activity with { Seconds = ChangeOver + (int)Math.Round(pace * Math.Max(1, Counted(activity)) * ActivityFacts.Of(activity.Kind).Seconds) };
 
     /// <summary>The activity with other items: as long as they take this group, and with the steps of its release over as many.</summary>
     public static Activity Holding(Activity activity, ImmutableArray<Item> items, double pace) =>
-        Timed(activity with { Items = items, Steps = Leveled.Steps(activity.Steps, items.Length) }, pace);
+        Timed(activity with { Items = items, Steps = activity.Steps?.Over(items.Length) }, pace);
 
     /// <summary>A sort takes its time by its words, ten of which make one item of the table; a text by its sentences.</summary>
     private static double Counted(Activity activity) => activity.Items.Sum(i => i switch
@@ -73,7 +72,7 @@ public static class Pace
 
     private static ImmutableArray<LessonPart>? WithoutHelp(ImmutableArray<LessonPart> parts)
     {
-        var help = parts.SelectMany(p => p.Activities).LastOrDefault(a => a.Kind is ActivityKind.Formation or ActivityKind.HearSound or ActivityKind.MemoryPhrase or ActivityKind.SetBeside
+        var help = parts.SelectMany(p => p.Activities).LastOrDefault(a => ActivityFacts.Of(a.Kind).Helps
             && parts.Any(p => p.Activities.Contains(a) && p.Activities.Length > 1));
         return help is null ? null : [.. parts.Select(p => p with { Activities = p.Activities.Remove(help) })];
     }
@@ -87,7 +86,7 @@ public static class Pace
     private static ImmutableArray<LessonPart>? Shorter(ImmutableArray<LessonPart> parts, PartKind kind, double pace)
     {
         var part = parts.FirstOrDefault(p => p.Kind == kind);
-        var longest = part?.Activities.Where(a => a.Items.Length > Math.Max(2, Chooser.All[a.Kind].Fewest) && a.Kind != ActivityKind.WordChain).OrderByDescending(a => a.Kind == ActivityKind.SpellWords).ThenByDescending(a => a.Seconds).FirstOrDefault();
+        var longest = part?.Activities.Where(a => a.Items.Length > Math.Max(2, ActivityFacts.Of(a.Kind).Fewest) && a.Kind != ActivityKind.WordChain).OrderByDescending(a => a.Kind == ActivityKind.SpellWords).ThenByDescending(a => a.Seconds).FirstOrDefault();
         if (part is null || longest is null) return null;
         var victim = longest.Items.LastOrDefault(i => !i.Kept && !(i is WordItem w && kind == PartKind.Practise && w.Reasons.Any(r => r.Code.StartsWith("uses", StringComparison.Ordinal))))
             ?? longest.Items.LastOrDefault(i => !i.Kept);

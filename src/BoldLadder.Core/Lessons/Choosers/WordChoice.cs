@@ -1,11 +1,11 @@
 using System.Globalization;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Randomness;
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons.Choice;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>
 /// Chooses a small set of words: greedily, each time the one that is worth most beside those already chosen; then improved by exchanges within a budget of

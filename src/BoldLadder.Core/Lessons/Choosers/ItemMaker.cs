@@ -2,16 +2,17 @@ using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using BoldLadder.Core.Activities.MadeUp;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Facts;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>Makes finished items from words, correspondences and sentences.</summary>
-public static class Items
+public static class ItemMaker
 {
     public static WordItem OfWord(
         string activity, Word word, IEnumerable<Reason> reasons, Taught? trickyFor = null, bool oral = false, string? meaning = null, string? sentence = null) => new(

@@ -1,7 +1,6 @@
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>Adds easier and harder items of the same target to the words that are read or spelled, and the steps of their release. Source: docs/handbook.md, sections 5 and 6.</summary>
 internal static class Leveled
@@ -19,17 +18,8 @@ internal static class Leveled
             && (activity.Kind == ActivityKind.ReadWords || !Choosers.SpellingChoosers.HasTwin(work.Request, w))).ToList();
         var support = work.Choice($"{activity.Id}:support").Take(others.Where(w => w.IsKnown && w.Suffix is null && w.Segmentation.Taps <= Math.Max(2, least)), OfEach);
         var stretch = work.Choice($"{activity.Id}:stretch").Take(others.Where(w => w.Segmentation.Taps >= most + 1 || (w.Segmentation.Taps >= most && w.Suffix is not null)), OfEach, support);
-        WordItem Item(string level, Word word) => Items.OfWord($"{activity.Id}:{level}", word, WordChoice.Explain(work.Request, word), meaning: Items.MeaningFor(work.Request, word));
+        WordItem Item(string level, Word word) => ItemMaker.OfWord($"{activity.Id}:{level}", word, WordChoice.Explain(work.Request, word), meaning: ItemMaker.MeaningFor(work.Request, word));
         var levels = support.Count + stretch.Count == 0 ? null : new Levels([.. support.Select(w => Item("support", w))], [.. stretch.Select(w => Item("stretch", w))]);
-        return activity with { Levels = levels, Steps = activity.Kind == ActivityKind.ReadWords ? Steps(work.Request.Release, activity.Items.Length) : null };
-    }
-
-    /// <summary>The steps over so many items: what the adult shows, what is done together, the rest alone; null for all together.</summary>
-    public static ReleaseSteps? Steps(ReleaseSteps? release, int items)
-    {
-        if (release is null || release.IDo + release.WeDo + release.YouDo == 0) return null;
-        var shows = Math.Min(release.IDo, Math.Max(0, items - 1));
-        var together = Math.Min(release.WeDo, items - shows);
-        return new ReleaseSteps(shows, together, items - shows - together);
+        return activity with { Levels = levels, Steps = activity.Kind == ActivityKind.ReadWords ? work.Request.Release?.Over(activity.Items.Length) : null };
     }
 }

@@ -1,11 +1,12 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>Everything a lesson is made from. The same request gives the same lesson.</summary>
 /// <param name="Before">What was taught before today: what Revisit may use.</param>

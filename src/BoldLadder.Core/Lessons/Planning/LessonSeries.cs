@@ -1,8 +1,10 @@
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Spelling;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>
 /// One group's lessons up a ladder, a rung a lesson, each planned on what the ones before it taught and showed: a whole year in one go. Not for several threads

@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Templates;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>
 /// The smallest repair of a lesson that broke: only what can't be read is replaced, by another of its kind, or left out where there is none; an activity that

@@ -1,6 +1,6 @@
 using BoldLadder.Core.Spelling;
 
-namespace BoldLadder.Core.Ladders;
+namespace BoldLadder.Core.Decoding;
 
 /// <summary>
 /// What a school counts as readable although it has not been taught to the letter. On in lessons by default, off on the

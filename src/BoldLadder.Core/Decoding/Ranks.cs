@@ -1,12 +1,16 @@
+using System.Collections.Immutable;
 using System.Numerics;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Ladders;
+namespace BoldLadder.Core.Decoding;
+
+/// <summary>What one rung, or any other step of teaching, brings.</summary>
+public readonly record struct TaughtStep(ImmutableArray<Correspondence> Correspondences, Patterns Patterns);
 
 /// <summary>
-/// For each correspondence and pattern the rung of a ladder that first makes it readable, <see cref="Never"/> when none does.
+/// For each correspondence and pattern the step that first makes it readable, <see cref="Never"/> when none does.
 /// Source: docs/handbook.md, section 4 (Decodable).
 /// </summary>
 internal sealed class Ranks
@@ -19,23 +23,23 @@ internal sealed class Ranks
     private readonly int[] taughtPatterns = new int[WordRows.MostPatterns];
 
     /// <param name="letIn">By index, what each taught correspondence makes readable: <see cref="LetIn"/>.</param>
-    public Ranks(Ladder ladder, int[][] letIn)
+    public Ranks(IReadOnlyList<TaughtStep> steps, Patterns free, int[][] letIn)
     {
         Array.Fill(ranks, Never);
         Array.Fill(taughtPatterns, Never);
-        for (var rung = 0; rung < ladder.Rungs.Length; rung++)
+        for (var rung = 0; rung < steps.Count; rung++)
         {
-            foreach (var taught in ladder.Rungs[rung].Correspondences) Mark(letIn[taught.Index], rung);
-            for (var left = (int)ladder.Rungs[rung].Patterns; left != 0; left &= left - 1)
+            foreach (var taught in steps[rung].Correspondences) Mark(letIn[taught.Index], rung);
+            for (var left = (int)steps[rung].Patterns; left != 0; left &= left - 1)
             {
                 ref var first = ref taughtPatterns[BitOperations.TrailingZeroCount(left)];
                 first = Math.Min(first, rung);
             }
-            if (ladder.Rungs[rung].Patterns.HasFlag(Patterns.Contraction)) Mark([.. Readable.AfterApostrophe.Select(c => c.Index)], rung);
+            if (steps[rung].Patterns.HasFlag(Patterns.Contraction)) Mark([.. Readable.AfterApostrophe.Select(c => c.Index)], rung);
         }
         for (var bit = 0; bit < WordRows.MostPatterns; bit++)
         {
-            ranks[Correspondence.All.Length + bit] = ((int)ladder.Free & (1 << bit)) != 0 ? FromTheStart : taughtPatterns[bit];
+            ranks[Correspondence.All.Length + bit] = ((int)free & (1 << bit)) != 0 ? FromTheStart : taughtPatterns[bit];
         }
     }
 
@@ -48,9 +52,6 @@ internal sealed class Ranks
     /// <summary>For each correspondence the indices of what it makes readable in an accent with these leniencies.</summary>
     public static int[][] LetIn(Leniencies leniencies, Accent accent) =>
         [.. Correspondence.All.Select(c => Readable.In(accent).From(c, leniencies).Select(r => r.Index).ToArray())];
-
-    /// <summary>The rung that teaches one pattern, given as a single flag; being free is not enough.</summary>
-    public int OfTaught(Patterns pattern) => taughtPatterns[WordRows.BitOf(pattern)];
 
     private void Mark(int[] readable, int rung)
     {

@@ -1,12 +1,13 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons.Choice;
+using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>What a group can do with a word that a teacher typed.</summary>
 public enum OwnStatus
@@ -63,13 +64,6 @@ public static class OwnItems
         return new OwnVerdict(written, status, whole, status == OwnStatus.NotYet ? needs : [], rungs.Contains(null) ? null : rungs.Max(), twin);
     }
 
-    /// <summary>True when the activity takes typed words one by one.</summary>
-    public static bool TakesWords(ActivityKind kind) => kind is ActivityKind.ReadWords or ActivityKind.ReadUnmarked or ActivityKind.ReadAtSpeed or ActivityKind.ReadAidedUnaided or ActivityKind.SpellWords
-        or ActivityKind.RecentWords or ActivityKind.TrickySoFar or ActivityKind.FindInWords;
-
-    /// <summary>True when the activity takes a typed sentence.</summary>
-    public static bool TakesSentences(ActivityKind kind) => kind is ActivityKind.ReadSentence or ActivityKind.DictateSentence or ActivityKind.HuntPage;
-
     /// <summary>
     /// The activity with what was typed put in; null with what stands in the way when children can't read it, with no verdicts when the activity does not take it.
     /// </summary>
@@ -79,11 +73,11 @@ public static class OwnItems
         var verdicts = Judge(text, taught, (inRevisit ? request.TrickyBefore : request.TrickyToday).ToHashSet(), request.Lexicon, places);
         if (verdicts.IsEmpty || verdicts.Any(v => v.Status is not (OwnStatus.Decodable or OwnStatus.Tricky))) return (null, verdicts);
         ImmutableArray<Item> added;
-        if (TakesSentences(activity.Kind))
+        if (ActivityFacts.Of(activity.Kind).Takes == TypedText.Sentence)
         {
             added = [new SentenceItem($"{activity.Id}:{text}", true, text, [.. verdicts.Select(v => new SentenceWord(v.Written, v.Status == OwnStatus.Tricky ? "tricky" : "decodable"))], [Reason.Of("by-hand")])];
         }
-        else if (TakesWords(activity.Kind))
+        else if (ActivityFacts.Of(activity.Kind).Takes == TypedText.Words)
         {
             added = [.. verdicts.Where(v => v.Word is not null).Select(v => OfWord(request, activity.Id, v, taught))];
             if (added.Length < verdicts.Length) return (null, verdicts);
@@ -101,9 +95,9 @@ public static class OwnItems
         var word = verdict.Word!;
         var cut = word.Segmentation;
         var known = request.Lexicon.Find(plain);
-        return new WordItem($"{activity}:{plain}", true, plain, cut.Graphemes, cut.Phonemes, Items.MarksOf(word), cut.Taps,
+        return new WordItem($"{activity}:{plain}", true, plain, cut.Graphemes, cut.Phonemes, ItemMaker.MarksOf(word), cut.Taps,
             verdict.Status == OwnStatus.Tricky ? [.. taught.TrickyPlaces(word)] : [], false,
             [Reason.Of("by-hand"), .. known is null ? [] : WordChoice.Explain(request, known).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("taps", cut.Taps.ToString(CultureInfo.InvariantCulture))],
-            known is null ? null : Items.MeaningFor(request, known));
+            known is null ? null : ItemMaker.MeaningFor(request, known));
     }
 }

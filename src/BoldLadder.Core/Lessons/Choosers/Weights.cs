@@ -1,4 +1,4 @@
-namespace BoldLadder.Core.Lessons.Choice;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>
 /// Where two rules of choosing pull apart, these numbers decide: all trades of a lesson in one place. A higher number matters more; those for words and

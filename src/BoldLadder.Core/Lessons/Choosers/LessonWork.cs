@@ -1,12 +1,11 @@
 using System.Collections.Frozen;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Lessons.Choice;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>
 /// What the choosers of one lesson share, each thing worked out when first asked for: the words that use what is new, those that can be read, and the small

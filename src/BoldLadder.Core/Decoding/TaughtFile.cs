@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 
-namespace BoldLadder.Core.Ladders;
+namespace BoldLadder.Core.Decoding;
 
 /// <summary>A line that could not be used, from 1, and why, with what to write instead.</summary>
 public sealed record LineProblem(int Line, string Message);

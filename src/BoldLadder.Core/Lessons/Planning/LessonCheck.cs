@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>
 /// Says what of a stored lesson a group can't read on its day: after a ladder was reordered, a lesson slipped, or a word was corrected or banned.

@@ -1,7 +1,7 @@
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>What lessons are filled from: words, sentences, texts, meanings, and the words that have a picture.</summary>
 /// <param name="Pictures">Word → name of its picture in data/pictures.</param>

@@ -8,7 +8,7 @@ using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons;
+namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>
 /// Plans the four parts of a lesson from the template of the day. Pure and seeded: the same request gives the same lesson; each activity draws from its own
@@ -67,7 +67,7 @@ public static class LessonPlanner
         var used = filled.Values.SelectMany(a => a).OfType<Activity>().Select(a => a.Id).ToHashSet();
         foreach (var kind in kinds)
         {
-            if (used.Contains(Chooser.IdOf(kind, part.Kind))) continue;
+            if (used.Contains(ActivityFacts.Of(kind).IdIn(part.Kind))) continue;
             if (Chooser.Make(work, kind, part.Kind, slot.Items) is not { } made) continue;
             if (slot.Need == SlotNeed.Must && kind != kinds[0] && HasBegun(work.Request)) notes?.Add(Reason.Of("too-few-for", Code(kinds[0]), Code(kind)));
             return made;
@@ -95,7 +95,7 @@ public static class LessonPlanner
             var left = seconds - filled.Values.SelectMany(a => a).OfType<Activity>().Sum(a => a.Seconds);
             foreach (var kind in slot.TakeTurns ? InTurn(work.Request, part.Kind, slot.Kinds) : slot.Kinds)
             {
-                if (left < Chooser.All[kind].Seconds * work.Request.Pace) continue;
+                if (left < ActivityFacts.Of(kind).Seconds * work.Request.Pace) continue;
                 if (Fill(work, part, slot with { Kinds = [kind] }, filled) is not { } made || made.Seconds > left) continue;
                 filled[part.Kind][at] = made;
                 break;
@@ -125,7 +125,7 @@ public static class LessonPlanner
             .OrderBy(i => activity.Items.Any(a => a.Id == i.Id)).ThenByDescending(i => IsOwn(request, i)).ToList();
         ImmutableArray<Item> items = [.. kept, .. others.Take(Math.Max(0, activity.Items.Length - kept.Count))];
         if (activity.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords) items = WithoutExtraContrast(request, items);
-        return Pace.Timed(fresh with { Items = items, Steps = Leveled.Steps(fresh.Steps, items.Length) }, request.Pace);
+        return Pace.Timed(fresh with { Items = items, Steps = fresh.Steps?.Over(items.Length) }, request.Pace);
     }
 
     /// <summary>How many things to ask the chooser for, to come out with as many items: a sort or a crossword is one item of many words.</summary>
@@ -185,9 +185,9 @@ public static class LessonPlanner
     /// <param name="count">Items; null for what the template of such a lesson would have.</param>
     public static Activity? Another(LessonRequest request, Lesson lesson, PartKind part, ActivityKind kind, long seed, int? count = null)
     {
-        var id = Chooser.IdOf(kind, part);
-        for (var again = 2; lesson.Find(id) is not null; again++) id = string.Create(CultureInfo.InvariantCulture, $"{Chooser.IdOf(kind, part)}-{again}");
-        var empty = new Activity(id, kind, Chooser.All[kind].Response, 0, []);
+        var id = ActivityFacts.Of(kind).IdIn(part);
+        for (var again = 2; lesson.Find(id) is not null; again++) id = string.Create(CultureInfo.InvariantCulture, $"{ActivityFacts.Of(kind).IdIn(part)}-{again}");
+        var empty = new Activity(id, kind, ActivityFacts.Of(kind).Response, 0, []);
         return Chooser.Make(WorkOn(request with { Seed = seed }, lesson, empty), kind, part, count ?? UsualItems(kind, request.Minutes), id);
     }
 
@@ -201,7 +201,7 @@ public static class LessonPlanner
     public static Alternatives InsteadOf(LessonRequest request, Lesson lesson, PartKind part, ActivityKind kind)
     {
         var standing = lesson.Activities.Select(a => a.Kind).ToHashSet();
-        ImmutableArray<ActivityKind> kinds = [.. Chooser.All.Values.Where(c => c.Part == part && c.Kind != kind && !standing.Contains(c.Kind)).Select(c => c.Kind).Order()
+        ImmutableArray<ActivityKind> kinds = [.. ActivityFacts.All.Where(c => c.Part == part && c.Kind != kind && !standing.Contains(c.Kind)).Select(c => c.Kind).Order()
             .Where(k => Another(request, lesson, part, k, request.Seed) is not null)];
         foreach (var earlier in request.Newest.Take(EarlierTargets))
         {

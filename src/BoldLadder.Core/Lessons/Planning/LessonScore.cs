@@ -1,9 +1,10 @@
 using System.Collections.Immutable;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Lessons.Choice;
+namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>One rule of choosing as far as a lesson follows it.</summary>
 /// <param name="Value">0, not at all, to 1, wholly.</param>

@@ -1,8 +1,8 @@
 using System.Collections.Concurrent;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 
-namespace BoldLadder.Core.Ladders;
+namespace BoldLadder.Core.Decoding;
 
 /// <summary>
 /// What teaching one correspondence lets a child read besides itself: what sounds the same in the accent, what a leniency lets in,

@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Sounds;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Ladders;
+namespace BoldLadder.Core.Decoding;
 
 /// <summary>
 /// What children in a group may be asked to read on a day: a set of correspondences and patterns. Immutable; adding to it
@@ -44,16 +44,10 @@ public sealed class Taught
     public Taught With(IEnumerable<Correspondence> correspondences, Patterns patterns = Patterns.None) =>
         new(Correspondences.Add(correspondences), Patterns | patterns, Free, Leniencies, Accent);
 
-    public bool CanRead(Word word)
-    {
-        var needs = word.NeedsIn(Accent);
-        return (needs.Body.IsSubsetOf(counted.Value) || needs.BaseBody?.IsSubsetOf(counted.Value) == true)
-            && (word.Patterns & ~(Patterns | Free)) == Patterns.None
-            && (SuppliedBy(word) > 0 || needs.Ending.IsSubsetOf(counted.Value));
-    }
+    public bool CanRead(Word word) => word.NeedsIn(Accent).Row.IsMet(Met, Patterns);
 
     /// <summary>The same for a word of many, as rows of numbers in this accent.</summary>
-    public bool CanRead(WordRows rows, int word) => rows.AreMet(word, Met, Patterns);
+    public bool CanRead(WordRows rows, int word) => rows[word].IsMet(Met, Patterns);
 
     /// <summary>Those of many words that can be read, in their order.</summary>
     public IEnumerable<Word> ReadableOf(WordRows rows)
@@ -97,23 +91,13 @@ public sealed class Taught
     /// The tricky part of a word: the places, from 0, of the graphemes that can't be read yet; none when only a pattern is missing or nothing is.
     /// Source: docs/handbook.md, section 4 (Tricky word).
     /// </summary>
-    public IEnumerable<int> TrickyPlaces(Word word)
-    {
-        var needs = word.NeedsIn(Accent);
-        for (var i = 0; i < needs.Parts.Length - SuppliedBy(word); i++)
-        {
-            if (!Covers(needs.Parts[i]) && !(i == needs.ChangedAt && Covers(needs.OfBase!))) yield return i;
-        }
-    }
+    public IReadOnlyList<int> TrickyPlaces(Word word) => word.NeedsIn(Accent).Row.Unmet(Met, Patterns);
 
     /// <summary>
     /// The leniencies, not given yet, that would make a refused word readable; none when it is readable, or no leniency would help.
     /// Where several would let in the same part, all are named.
     /// </summary>
     public Leniencies WouldLetIn(Word word) => Obstacle.WouldLetIn(Obstacles(word));
-
-    /// <summary>How many graphemes at the end of the word a taught suffix supplies.</summary>
-    private int SuppliedBy(Word word) => word.Suffix is not null && Patterns.HasFlag(word.Suffix.Suffix) ? word.Suffix.Parts : 0;
 
     private Obstacle[] EachObstacle()
     {

@@ -1,9 +1,8 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Words;
 
-namespace BoldLadder.Core.Sounds;
+namespace BoldLadder.Core.Accents;
 
 /// <summary>The ways in which accents differ that a school can switch. Source: docs/handbook.md, section 4 (Accent).</summary>
 [Flags]
@@ -78,7 +77,8 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     /// </summary>
     public string Project(Correspondence correspondence) => Projected[correspondence.Index];
 
-    private string[] Projected => projected ??= Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
+    /// <summary>What each correspondence says, by its index.</summary>
+    internal string[] Projected => projected ??= Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
 
     private string Projection(Correspondence correspondence)
     {
@@ -90,33 +90,6 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
         return SoundsR && correspondence.KeepsR ? sounds + "+r" : sounds;
     }
 
-    /// <summary>The sounds of a word in this accent as they are heard, one string for each of its graphemes; an r that links too (hearing).</summary>
-    public string[] Sounds(Word word)
-    {
-        var sounds = SoundsOfParts(word);
-        if (SoundsR) return sounds;
-        for (var i = 0; i < sounds.Length; i++)
-        {
-            if (Segmentation.Links(word.Required, i)) sounds[i] += Segmentation.LinkingR;
-        }
-        return sounds;
-    }
-
-    /// <summary>What each grapheme says for itself, without the r that links it to the next: what spellings are compared by.</summary>
-    internal string[] SoundsOfParts(Word word)
-    {
-        var parts = word.Required;
-        var own = SoundsR ? word.American : default;
-        var projected = Projected;
-        var sounds = new string[parts.Length];
-        for (var i = 0; i < sounds.Length; i++)
-        {
-            var said = own.IsDefault ? projected[parts[i].Index] : Merged(own[i]);
-            sounds[i] = InPlace(word, i, said);
-        }
-        return sounds;
-    }
-
     public bool Equals(Accent? other) => other is not null && Id == other.Id && Switches == other.Switches && SoundsR == other.SoundsR;
 
     public override int GetHashCode() => HashCode.Combine(Id, Switches, SoundsR);
@@ -125,9 +98,11 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     public bool AreOne(Correspondence one, Correspondence other) =>
         one.Grapheme == other.Grapheme && Project(one) == Project(other);
 
-    private bool Has(AccentSwitches asked) => (Switches & asked) != 0;
+    /// <summary>True when a switch is set.</summary>
+    public bool Has(AccentSwitches asked) => (Switches & asked) != 0;
 
-    private string Merged(string sounds)
+    /// <summary>Sounds that were given for General American, with the accent's own mergers.</summary>
+    internal string Merged(string sounds)
     {
         if (Has(AccentSwitches.PuttAsPut)) sounds = sounds.Replace('ʌ', 'ʊ');
         if (Has(AccentSwitches.PoorAsPaw) && sounds == "ʊə") sounds = "ɔː";
@@ -139,19 +114,4 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     private static string WithoutCentringVowels(Correspondence correspondence, string sounds) => sounds
         .Replace("ɪə", correspondence.KeepsR || correspondence.Notation == "e=ɪə" ? "ɪ" : "iː+ə", StringComparison.Ordinal)
         .Replace("eə", "e", StringComparison.Ordinal).Replace("ʊə", "ʊ", StringComparison.Ordinal);
-
-    private string InPlace(Word word, int at, string said)
-    {
-        var part = word.Required[at];
-        if (Has(AccentSwitches.BathAsTrap) && said == "ɑː" && word.Flags.HasFlag(WordFlags.Bath) && part.Grapheme.Text == "au") return "æ";
-        if (!Has(AccentSwitches.PoorAsPaw) && word.Flags.HasFlag(WordFlags.Cure) && said is "ɔː" or "ɔː+r" && part.Grapheme.Text is "oor" or "ure" or "our")
-        {
-            return SoundsR ? "ʊ+r" : "ʊə";
-        }
-        if (Has(AccentSwitches.PenAsPin) && said == "e" && at + 1 < word.Required.Length && word.Required[at + 1].Sounds[0].Symbol is "n" or "m" or "ŋ") return "ɪ";
-        if (Has(AccentSwitches.LongOoInBook) && part.Notation == "oo=ʊ" && at + 1 < word.Required.Length && word.Required[at + 1].SoundText == "k") return "uː";
-        if (Has(AccentSwitches.NgWithG) && part.Notation == "ng=ŋ") return "ŋ+g";
-        if (Has(AccentSwitches.OneWithO) && part.SoundText == "w+ʌ") return "w+ɒ";
-        return said;
-    }
 }
