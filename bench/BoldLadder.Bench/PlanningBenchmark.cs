@@ -1,3 +1,4 @@
+using BoldLadder.Core.Teaching;
 using BenchmarkDotNet.Attributes;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
@@ -37,8 +38,11 @@ public class PlanningBenchmark
         LessonRequest Request(int rung) => new(
             ladder.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish), ladder.Rungs[rung], materials,
             [.. ladder.Rungs.Take(rung).SelectMany(r => r.Tricky)],
-            ladder.Rungs.Take(rung).SelectMany((r, i) => r.Correspondences.Select(c => (c, i))).DistinctBy(x => x.c).ToDictionary(x => x.c, x => rung - x.i),
-            [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), 25, 1);
+            new Memory
+            {
+                Seen = ladder.Rungs.Take(rung).SelectMany((r, i) => r.Correspondences.Select(c => (c, i))).DistinctBy(x => x.c).ToDictionary(x => x.c, x => rung - x.i),
+                Newest = [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)],
+            }, 25, 1);
     }
 
     [GlobalCleanup]
@@ -61,5 +65,5 @@ public class PlanningBenchmark
 
     private LessonRequest Fresh(LessonRequest request) => new(
         new Taught(request.Before.Correspondences, request.Before.Patterns, request.Before.Free, request.Before.Leniencies, request.Before.Accent),
-        request.Today, request.Materials, request.TrickyBefore, request.Recall, request.Newest, request.RecentWords, request.Minutes, ++seed);
+        request.Today, request.Materials, request.TrickyBefore, request.Memory, request.Minutes, ++seed);
 }

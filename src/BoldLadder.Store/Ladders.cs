@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Editing;
+using BoldLadder.Core.Teaching;
 
 namespace BoldLadder.Store;
 
@@ -160,13 +161,4 @@ public sealed class TeachingLogEntry : ISchoolOwned
     public required Guid RecordedBy { get; init; }
 
     public Guid? Supersedes { get; init; }
-}
-
-public enum LessonOutcome
-{
-    Taught,
-
-    /// <summary>Stopped at an activity; what is new counts as taught if Teach was done.</summary>
-    Stopped,
-    NotTaught,
 }

@@ -4,6 +4,7 @@ using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -127,8 +128,8 @@ public class CalendarTests
     public void A_quiet_day_goes_back_to_what_was_taught_last_and_teaches_nothing()
     {
         var request = Given.Request(30, 7);
-        var day = QuietDay.Of(QuietDay.Id(DayKind.Review), request.Newest);
-        Assert.Equal(request.Newest.Take(6), day.Correspondences);
+        var day = QuietDay.Of(QuietDay.Id(DayKind.Review), request.Memory.Newest);
+        Assert.Equal(request.Memory.Newest.Take(6), day.Correspondences);
         var lesson = LessonPlanner.Plan(request with { Today = day });
         Assert.Empty(lesson.Target);
         Assert.Equal([PartKind.Revisit, PartKind.Practise, PartKind.Apply], lesson.Parts.Select(p => p.Kind));

@@ -7,6 +7,7 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using Xunit;
@@ -31,8 +32,8 @@ public class ChooserTests
     public void Cards_that_were_missed_come_first_and_nothing_goes_unseen_too_long()
     {
         var request = Day("ee=iː");
-        var recall = request.Recall.ToDictionary(r => r.Key, r => r.Key.Notation is "p=p" ? 25 : 2);
-        var cards = Made<CardItem>(request with { Recall = recall, Missed = [Correspondence.Parse("o=ɒ")] }, ActivityKind.GraphemeCards, 4);
+        var recall = request.Memory.Seen.ToDictionary(r => r.Key, r => r.Key.Notation is "p=p" ? 25 : 2);
+        var cards = Made<CardItem>(request with { Memory = request.Memory with { Seen = recall, Missed = [Correspondence.Parse("o=ɒ")] } }, ActivityKind.GraphemeCards, 4);
         Assert.Contains(cards, c => c.Correspondence == "p=p");
         Assert.Contains(cards, c => c.Correspondence == "o=ɒ" && c.Reasons.Any(r => r.Code == "missed-last"));
     }
@@ -42,7 +43,7 @@ public class ChooserTests
     {
         var request = Day("ee=iː");
         Assert.Empty(Made<CardItem>(request, ActivityKind.LastMiss));
-        Assert.Equal(["o=ɒ"], Made<CardItem>(request with { Missed = [Correspondence.Parse("o=ɒ"), Correspondence.Parse("ee=iː")] }, ActivityKind.LastMiss).Select(c => c.Correspondence));
+        Assert.Equal(["o=ɒ"], Made<CardItem>(request with { Memory = request.Memory with { Missed = [Correspondence.Parse("o=ɒ"), Correspondence.Parse("ee=iː")] } }, ActivityKind.LastMiss).Select(c => c.Correspondence));
     }
 
     [Theory]
@@ -59,7 +60,7 @@ public class ChooserTests
     public void A_riddle_has_an_answer_with_a_sound_taught_lately_and_never_says_it()
     {
         var request = Day("igh=aɪ");
-        var sounds = request.Newest.Take(6).SelectMany(c => c.Sounds).Select(s => s.Symbol).ToHashSet();
+        var sounds = request.Memory.Newest.Take(6).SelectMany(c => c.Sounds).Select(s => s.Symbol).ToHashSet();
         var clues = Made<ClueItem>(request, ActivityKind.Clues, 4);
         Assert.Equal(4, clues.Count);
         Assert.All(clues, c => Assert.True(Given.Word(c.Word).Required.SelectMany(p => p.Sounds).Any(s => sounds.Contains(s.Symbol)) && !c.Clue.Split(' ').Contains(c.Word), c.Word));
@@ -69,7 +70,7 @@ public class ChooserTests
     public void On_a_day_that_goes_back_recent_words_are_not_those_of_practise_and_sentences_say_so()
     {
         var day = Day("igh=aɪ");
-        var request = day with { Today = QuietDay.Of(QuietDay.Id(DayKind.Review), day.Newest) };
+        var request = day with { Today = QuietDay.Of(QuietDay.Id(DayKind.Review), day.Memory.Newest) };
         var lesson = LessonPlanner.Plan(request);
         List<string> Words(ActivityKind kind) => [.. lesson.Activities.Where(a => a.Kind == kind).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word)];
         Assert.NotEmpty(Words(ActivityKind.RecentWords));
@@ -84,7 +85,7 @@ public class ChooserTests
     {
         var request = Day("sh=ʃ");
         var seen = request.TrickyBefore.ToDictionary(t => t, t => t == "the" ? 30 : 1);
-        var words = Made<WordItem>(request with { RecentWords = seen }, ActivityKind.TrickySoFar, 3).Select(w => w.Word).ToList();
+        var words = Made<WordItem>(request with { Memory = request.Memory with { Words = seen } }, ActivityKind.TrickySoFar, 3).Select(w => w.Word).ToList();
         Assert.Contains("the", words);
         Assert.Superset(request.TrickyBefore.TakeLast(2).ToHashSet(), words.ToHashSet());
     }
@@ -249,7 +250,7 @@ public class ChooserTests
     {
         var request = Day("ee=iː");
         var first = Made<SentenceItem>(request, ActivityKind.ReadSentence, 1).Single().Text;
-        Assert.NotEqual(first, Made<SentenceItem>(request with { RecentTexts = new Dictionary<string, int> { [first] = 1 } }, ActivityKind.ReadSentence, 1).Single().Text);
+        Assert.NotEqual(first, Made<SentenceItem>(request with { Memory = request.Memory with { Texts = new Dictionary<string, int> { [first] = 1 } } }, ActivityKind.ReadSentence, 1).Single().Text);
     }
 
     [Fact]
@@ -257,9 +258,9 @@ public class ChooserTests
     {
         var request = Day("ou=aʊ");
         var text = Made<TextItem>(request, ActivityKind.ReadText, 1).Single();
-        var again = Made<TextItem>(request with { RecentTexts = new Dictionary<string, int> { [text.Title] = 1 } }, ActivityKind.ReadText, 1).Single();
+        var again = Made<TextItem>(request with { Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 1 } } }, ActivityKind.ReadText, 1).Single();
         Assert.Equal((text.Title, "read-again"), (again.Title, Assert.Single(again.Reasons).Code));
-        Assert.NotEqual(text.Title, Made<TextItem>(request with { RecentTexts = new Dictionary<string, int> { [text.Title] = 9 } }, ActivityKind.ReadText, 1).Single().Title);
+        Assert.NotEqual(text.Title, Made<TextItem>(request with { Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 9 } } }, ActivityKind.ReadText, 1).Single().Title);
     }
 
     [Fact]
@@ -334,7 +335,7 @@ public class ChooserTests
         foreach (var turn in new[] { ActivityKind.WordChain, ActivityKind.MissingGrapheme, ActivityKind.HasSound })
         {
             var recent = slot.Kinds.ToDictionary(k => k, k => k == turn ? 9 : 1);
-            Assert.Contains(LessonPlanner.Plan(request with { RecentKinds = recent }).Activities, a => a.Kind == turn);
+            Assert.Contains(LessonPlanner.Plan(request with { Memory = request.Memory with { Kinds = recent } }).Activities, a => a.Kind == turn);
         }
     }
 }

@@ -5,6 +5,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 
@@ -48,6 +49,6 @@ internal static class Given
             foreach (var c in LettersFirst.Rungs[i].Correspondences) recall[c] = rung - i;
         }
         return new LessonRequest(before, LettersFirst.Rungs[rung], Materials, [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
-            recall, [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)], new Dictionary<string, int>(), minutes, seed);
+            new Memory { Seen = recall, Newest = [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)] }, minutes, seed);
     }
 }

@@ -138,7 +138,8 @@ public class LessonLawTests
             var series = new LessonSeries(Given.Ladders.ElementAt(ladder), Given.Materials, Leniencies.All, Accent.SouthernBritish, 20, 5);
             while (series.HasNext && missing.Count > 0)
             {
-                var request = series.Next() with { Missed = [.. series.Next().Newest.Take(2)], Phrases = series.Next().Today.Correspondences.ToDictionary(c => c.Notation, _ => "up a tree") };
+                var next = series.Next();
+                var request = next with { Memory = next.Memory with { Missed = [.. next.Memory.Newest.Take(2)] }, Phrases = next.Today.Correspondences.ToDictionary(c => c.Notation, _ => "up a tree") };
                 if (series.Lessons % 9 == 3 || request.Today.Patterns != Patterns.None)
                 {
                     var lesson = LessonPlanner.Plan(request);

@@ -73,9 +73,9 @@ public class OwnItemsTests
         var (request, lesson) = Day(40);
         // The last correspondences turn out not to be taught.
         const int Lost = 8;
-        var lost = request.Newest.Take(Lost).ToList();
+        var lost = request.Memory.Newest.Take(Lost).ToList();
         var weaker = request with { Before = Given.Taught(string.Join(' ', request.Before.Correspondences.Except(lost).Where(c => !c.IsBath).Select(c => c.Notation)), Leniencies.All, request.Before.Patterns) };
-        var fresh = new LessonRequest(weaker.Before, request.Today, request.Materials, request.TrickyBefore, request.Recall, [.. request.Newest.Skip(Lost)], request.RecentWords, request.Minutes, request.Seed);
+        var fresh = new LessonRequest(weaker.Before, request.Today, request.Materials, request.TrickyBefore, request.Memory with { Newest = [.. request.Memory.Newest.Skip(Lost)] }, request.Minutes, request.Seed);
         var problems = LessonCheck.Problems(lesson, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon);
         Assert.NotEmpty(problems);
         var mended = LessonRepair.Of(fresh, lesson, problems);

@@ -7,6 +7,7 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -105,18 +106,19 @@ public class PlannerTests
     [Fact]
     public void What_is_longest_unseen_comes_back()
     {
-        var recall = Given.Request(28, 1).Recall.ToDictionary(r => r.Key, r => r.Key.Notation == "g=g" ? 60 : 1);
-        Assert.Contains(LessonPlanner.Plan(Given.Request(28, 1) with { Recall = recall }).Find("revisit-cards")!.Items.Cast<CardItem>(), c => c.Correspondence == "g=g");
+        var request = Given.Request(28, 1);
+        var recall = request.Memory.Seen.ToDictionary(r => r.Key, r => r.Key.Notation == "g=g" ? 60 : 1);
+        Assert.Contains(LessonPlanner.Plan(request with { Memory = request.Memory with { Seen = recall } }).Find("revisit-cards")!.Items.Cast<CardItem>(), c => c.Correspondence == "g=g");
     }
 
     [Fact]
     public void Recent_words_use_what_was_taught_last_even_when_older_cards_were_just_seen()
     {
         var request = Given.Request(34, 1);
-        request = request with { Recall = request.Recall.ToDictionary(r => r.Key, r => request.Newest.Take(6).Contains(r.Key) ? 6 : 1) };
+        request = request with { Memory = request.Memory with { Seen = request.Memory.Seen.ToDictionary(r => r.Key, r => request.Memory.Newest.Take(6).Contains(r.Key) ? 6 : 1) } };
         var words = LessonPlanner.Plan(request).Find("revisit-words")!.Items.Cast<WordItem>().ToList();
         Assert.NotEmpty(words);
-        Assert.All(words, w => Assert.Contains(request.Newest.Take(6), Given.Word(w.Word).Contains));
+        Assert.All(words, w => Assert.Contains(request.Memory.Newest.Take(6), Given.Word(w.Word).Contains));
     }
 
     [Fact]

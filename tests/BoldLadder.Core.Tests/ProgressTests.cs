@@ -5,6 +5,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -49,9 +50,9 @@ public class ProgressTests
     public void Recall_counts_lessons_since_something_was_taught_or_shown()
     {
         var progress = new Progress(Short, [Fact(0, "a=æ d=d", words: "dad"), Fact(1, "m=m", seen: "a=æ"), Fact(2, "p=p")]);
-        var recall = progress.Recall(0);
+        var recall = progress.MemoryAt(0).Seen;
         Assert.Equal((3, 2, 1), (recall[Correspondence.Parse("d=d")], recall[Correspondence.Parse("a=æ")], recall[Correspondence.Parse("p=p")]));
-        Assert.Equal(3, progress.RecentWords(0)["dad"]);
+        Assert.Equal(3, progress.MemoryAt(0).Words["dad"]);
     }
 
     [Fact]

@@ -7,6 +7,7 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using Xunit;

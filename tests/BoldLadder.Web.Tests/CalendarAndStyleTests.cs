@@ -3,6 +3,7 @@ using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Style;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Groups;

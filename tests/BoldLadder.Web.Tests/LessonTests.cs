@@ -1,6 +1,7 @@
 using System.Net;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Groups;

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Teaching;
 using System.Net;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
@@ -141,8 +142,8 @@ public sealed class RaceTests : IAsyncLifetime
     {
         var (otters, kestrels) = (await lead.Open(school.Otters, TestSchool.Today), await lead.Open(school.Kestrels, TestSchool.Today));
         var entry = Guid.CreateVersion7();
-        await TestClient.Read<LessonView>(await lead.Close(otters, Store.LessonOutcome.Taught, entry: entry));
-        Assert.Equal("bold:id-taken", (await TestClient.Problem(await lead.Close(kestrels, Store.LessonOutcome.Taught, entry: entry), HttpStatusCode.UnprocessableEntity)).GetProperty("type").GetString());
+        await TestClient.Read<LessonView>(await lead.Close(otters, LessonOutcome.Taught, entry: entry));
+        Assert.Equal("bold:id-taken", (await TestClient.Problem(await lead.Close(kestrels, LessonOutcome.Taught, entry: entry), HttpStatusCode.UnprocessableEntity)).GetProperty("type").GetString());
         var late = await TestClient.Problem(await deputy.Change(otters, LessonCommandType.PlanAgain), HttpStatusCode.Conflict);
         Assert.Equal("close", Assert.Single(late.GetProperty("since").EnumerateArray()).GetProperty("command").GetString());
     }

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Teaching;
 using System.Globalization;
 using System.Net;
 using System.Net.Http.Headers;
@@ -50,7 +51,7 @@ public sealed class TestClient(HttpClient http, TestSchool school)
     /// <summary>Changes a lesson and gives it as it is then.</summary>
     public async Task<LessonView> Changed(LessonView lesson, LessonCommand command) => await Read<LessonView>(await Change(lesson, command));
 
-    public Task<HttpResponseMessage> Close(LessonView lesson, Store.LessonOutcome outcome, string? stoppedAt = null, Guid? entry = null) =>
+    public Task<HttpResponseMessage> Close(LessonView lesson, LessonOutcome outcome, string? stoppedAt = null, Guid? entry = null) =>
         Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/closing", new CloseRequest(entry ?? Guid.CreateVersion7(), outcome, stoppedAt), version: lesson.Version);
 
     public static async Task<T> Read<T>(HttpResponseMessage answer)

@@ -1,5 +1,6 @@
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;
 using Microsoft.AspNetCore.Identity;

@@ -1,9 +1,9 @@
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;

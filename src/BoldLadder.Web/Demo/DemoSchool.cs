@@ -4,6 +4,7 @@ using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;

@@ -1,4 +1,4 @@
-using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.Schools;

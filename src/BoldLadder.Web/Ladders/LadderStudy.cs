@@ -14,9 +14,6 @@ using BoldLadder.Web.Setup;
 
 namespace BoldLadder.Web.Ladders;
 
-/// <summary>How a school reads: what an answer about words and ladders depends on besides them.</summary>
-public readonly record struct WayOfReading(Accent Accent, Leniencies Leniencies);
-
 /// <summary>
 /// What is worked out of the shipped words and a ladder, once for all schools: an index of the words, facts, analyses. An answer is kept under the ladder's
 /// content and the way of reading, never under an id, so that no other school's and no rolled-back ladder can be meant.

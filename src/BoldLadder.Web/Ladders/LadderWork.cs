@@ -1,3 +1,4 @@
+using BoldLadder.Core.Decoding;
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;

@@ -1,5 +1,6 @@
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Schools;

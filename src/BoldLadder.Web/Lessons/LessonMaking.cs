@@ -1,3 +1,4 @@
+using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
@@ -5,6 +6,7 @@ using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
@@ -14,11 +16,8 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Lessons;
 
-/// <summary>Where a group's day stands: the ladder, what is taught before it, and the rung it comes to.</summary>
-/// <param name="Ahead">How many rungs will be taught between now and the day.</param>
-/// <param name="Rung">The rung, or what a quiet day goes back to; null when the ladder is climbed.</param>
-/// <param name="Fit">The rungs still to come on their days.</param>
-public sealed record GroupDay(Group Group, DateOnly Date, Ladder Ladder, SchoolCalendar Calendar, Progress Progress, CalendarFit Fit, int Ahead, Rung? Rung);
+/// <summary>A group's day, with the group.</summary>
+public sealed record GroupDay(Group Group, TeachingDay Day) : TeachingDay(Day);
 
 /// <summary>Turns a group and a date into a lesson, with what the store knows.</summary>
 public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
@@ -32,67 +31,53 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
     }
 
     /// <summary>The day as it would be on a ladder: the group's own, or a draft of it.</summary>
-    public GroupDay Day(Group group, DateOnly date, Ladder ladder, SchoolCalendar calendar, List<TeachingLogEntry> log)
-    {
-        var progress = new Progress(ladder, TeachingLogReader.Facts(log).Where(f => f.Date < date));
-        var fit = CalendarFit.Of(progress.Remaining, calendar, FirstOpen(log, scope.Today), progress.HasBegun);
-        var ahead = fit.RungsBefore(date);
-        return new GroupDay(group, date, ladder, calendar, progress, fit, ahead, RungOn(date, fit, progress, ahead, ladder));
-    }
+    public GroupDay Day(Group group, DateOnly date, Ladder ladder, SchoolCalendar calendar, List<TeachingLogEntry> log) =>
+        new(group, TeachingDay.Of(date, ladder, calendar, TeachingLogReader.Facts(log), FirstOpen(log, scope.Today), new WayOfReading(scope.Accent, scope.Leniencies), words.Lexicon));
 
     /// <summary>The first day that is not closed yet: today, or the day after the last closed one.</summary>
-    public static DateOnly FirstOpen(List<TeachingLogEntry> log, DateOnly today) =>
-        log.Where(e => e.Date >= today).Select(e => (DateOnly?)e.Date).Max() is { } last ? last.AddDays(1) : today;
-
-    private Rung? RungOn(DateOnly date, CalendarFit fit, Progress progress, int ahead, Ladder ladder)
-    {
-        // A day that is closed or past, or outside the calendar, is seen as the next one to teach.
-        var (kind, rung) = fit.On(date) ?? (DayKind.New, progress.Remaining.Skip(ahead).FirstOrDefault());
-        var newest = progress.Newest(ahead);
-        if (kind != DayKind.New) return QuietDay.Of(QuietDay.Id(kind), newest);
-        if (rung is null) return null;
-        if (ahead > 0 || rung.Kind != RungKind.Lesson) return QuietDay.Filled(rung, ladder, newest);
-        // A tricky word that was put on a rung behind the group is taught with the next one, if it is still tricky.
-        var taught = progress.Before(0, scope.Leniencies, scope.Accent);
-        var missed = progress.MissedTricky.Where(t => words.Lexicon.Find(t) is { } word && !taught.CanRead(word)).Take(1);
-        return QuietDay.Filled(rung with { Tricky = [.. rung.Tricky, .. missed] }, ladder, newest);
-    }
+    public static DateOnly FirstOpen(List<TeachingLogEntry> log, DateOnly today) => TeachingDay.FirstOpen(log.Select(e => e.Date), today);
 
     /// <summary>The request for making something of a lesson: with what the group's last lessons showed, its pace, and the school's own templates and phrases.</summary>
     public async Task<LessonRequest> PlanningRequest(GroupDay day, Rung rung, long seed)
     {
-        var history = await LessonHistory.Before(scope, day.Group, day.Date);
+        var history = await History(day.Group, day.Date);
         var weekday = SchoolWeekday.Of(day.Date);
         var templates = await scope.Store.LessonTemplates.AsNoTracking().Where(t => t.Weekday == null || t.Weekday == weekday).ToListAsync();
         var phrases = await scope.Store.TeachingNotes.Where(n => n.Phrase != "").ToDictionaryAsync(n => n.Subject, n => n.Phrase);
         var request = Request(day, rung, seed);
         return request with
         {
-            RecentWords = Nearest(request.RecentWords, history.Words),
-            RecentTexts = history.Texts,
-            RecentKinds = history.Kinds,
+            Memory = request.Memory.With(history),
             Pace = history.Pace,
             Templates = [.. templates.OrderBy(t => t.Weekday is null).Select(t => t.Document)],
             Phrases = phrases,
         };
     }
 
-    private static Dictionary<string, int> Nearest(IReadOnlyDictionary<string, int> one, IReadOnlyDictionary<string, int> other)
+    /// <summary>What the group's last lessons before a day showed.</summary>
+    private async Task<LessonHistory> History(Group group, DateOnly date)
     {
-        var all = one.ToDictionary();
-        foreach (var (word, ago) in other) all[word] = Math.Min(ago, all.GetValueOrDefault(word, ago));
-        return all;
+        var lessons = await scope.Store.Lessons.AsNoTracking().Where(l => l.GroupId == group.Id && l.Date < date && l.Status != LessonStatus.NotTaught)
+            .OrderByDescending(l => l.Date).Take(LessonHistory.Lessons).ToListAsync();
+        return LessonHistory.Of([.. lessons.Select(l => new ShownLesson(l.Document, l.Words, OutcomeOf(l.Status), l.StoppedAt))], group.LessonMinutes);
     }
+
+    private static LessonOutcome? OutcomeOf(LessonStatus status) => status switch
+    {
+        LessonStatus.Taught => LessonOutcome.Taught,
+        LessonStatus.Stopped => LessonOutcome.Stopped,
+        LessonStatus.NotTaught => LessonOutcome.NotTaught,
+        _ => null,
+    };
 
     /// <summary>The request for a rung on a day, as far as checking needs it; the rung may differ from the expected one for a lesson planned earlier.</summary>
     public LessonRequest Request(GroupDay day, Rung rung, long seed) => new(
         day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent), rung, words.Materials, day.Progress.TrickyBefore(day.Ahead),
-        day.Progress.Recall(day.Ahead), day.Progress.Newest(day.Ahead), day.Progress.RecentWords(day.Ahead), day.Group.LessonMinutes, seed)
+        day.Progress.MemoryAt(day.Ahead), day.Group.LessonMinutes, seed)
     {
         MadeUpInLessons = scope.Style.MadeUpWords == MadeUpWords.InLessons,
         MeaningsInLessons = scope.Style.Meanings,
         Release = scope.Style.Release is { IDo: 0, WeDo: 0, YouDo: 0 } ? null : new ReleaseSteps(scope.Style.Release.IDo, scope.Style.Release.WeDo, scope.Style.Release.YouDo),
-        Missed = day.Ahead == 0 ? day.Progress.Missed : [],
         Avoid = day.Group.Avoid.ToHashSet(),
     };
 
@@ -152,11 +137,34 @@ public sealed class LessonMaking(SchoolScope scope, SchoolLexicon words)
     public void Close(StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)
     {
         scope.Store.LessonChanges.Add(Change(lesson, "close", null, null));
-        scope.Store.TeachingLog.Add(Closing.Entry(scope, lesson, request, earlier));
+        scope.Store.TeachingLog.Add(Entry(lesson, request, earlier));
         lesson.Status = request.Outcome switch { LessonOutcome.Taught => LessonStatus.Taught, LessonOutcome.Stopped => LessonStatus.Stopped, _ => LessonStatus.NotTaught };
         lesson.StoppedAt = request.Outcome == LessonOutcome.Stopped ? request.StoppedAt : null;
         lesson.Version++;
         scope.Audit("lesson-closed", lesson.Id);
+    }
+
+    private TeachingLogEntry Entry(StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)
+    {
+        var fact = new Closing(request.Outcome, request.StoppedAt, request.Wobbled ?? []).Of(lesson.Document, lesson.Date, lesson.RungId);
+        return new TeachingLogEntry
+        {
+            SchoolId = lesson.SchoolId,
+            Id = request.EntryId,
+            GroupId = lesson.GroupId,
+            Date = lesson.Date,
+            RungId = lesson.RungId,
+            Outcome = request.Outcome,
+            Correspondences = [.. fact.Correspondences],
+            Patterns = [.. fact.Patterns],
+            Tricky = [.. fact.Tricky],
+            Seen = [.. fact.Seen],
+            Words = [.. fact.Words],
+            Missed = [.. fact.Missed],
+            RecordedAt = scope.UtcNow,
+            RecordedBy = scope.UserId,
+            Supersedes = earlier.Where(e => earlier.TrueForAll(o => o.Supersedes != e.Id)).Select(e => (Guid?)e.Id).SingleOrDefault(),
+        };
     }
 
     /// <summary>A change as it is kept: with the document before, which undo puts back.</summary>

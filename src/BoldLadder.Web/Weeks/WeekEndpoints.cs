@@ -1,6 +1,6 @@
-using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Lessons;
@@ -81,7 +81,7 @@ public static class WeekEndpoints
         var repeats = shown.SelectMany(l => l.Document.Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.RecentWords).SelectMany(a => a.Items).SelectMany(ReadByChildren.Words).Distinct())
             .GroupBy(w => w).Where(w => w.Count() >= OftenRepeated).OrderByDescending(w => w.Count()).ThenBy(w => w.Key, StringComparer.Ordinal).Select(w => new Counted(w.Key, w.Count()));
         var seen = shown.SelectMany(l => l.Document.Activities).SelectMany(a => a.Items).SelectMany(ReadByChildren.Correspondences).Select(c => c.ReferenceNotation).ToHashSet();
-        var recall = new Progress(ladder, TeachingLogReader.Facts(log)).Recall(0);
+        var recall = new Progress(ladder, TeachingLogReader.Facts(log)).MemoryAt(0).Seen;
         var missing = shown.Count == 0 ? [] : recall.Where(r => r.Value >= LongUnseen && !seen.Contains(r.Key.ReferenceNotation)).OrderByDescending(r => r.Value).ThenBy(r => r.Key.Notation, StringComparer.Ordinal).Select(r => new Counted(r.Key.ReferenceNotation, r.Value));
         return new GroupWeek(group.Id, group.Name, group.LessonMinutes, views, [.. repeats], [.. missing], shown.Sum(l => l.Minutes));
     }

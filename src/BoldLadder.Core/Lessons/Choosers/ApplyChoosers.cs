@@ -55,7 +55,7 @@ internal static class ApplyChoosers
             + (Weights.SetWordInSentence * Math.Min(2, sentence.Tokens.Count(t => set.Contains(t.Word))))
             + (Weights.EachWordTooLong * Math.Max(0, sentence.Tokens.Length - most)) + (Weights.EachWordTooShort * Math.Max(0, fewest - sentence.Tokens.Length));
         if (work.Met.Contains(sentence.Text)) worth += Weights.SentenceMet;
-        if (request.RecentTexts.TryGetValue(sentence.Text, out var lessons)) worth += Weights.SentenceJustRead / Math.Max(1, lessons);
+        if (request.Memory.Texts.TryGetValue(sentence.Text, out var lessons)) worth += Weights.SentenceJustRead / Math.Max(1, lessons);
         foreach (var part in sentence.Asks)
         {
             if (work.Recent.Contains(part)) worth += Weights.RecentInSentence;
@@ -102,7 +102,7 @@ internal static class ApplyChoosers
         var request = work.Request;
         var random = work.Stream(id);
         var readable = request.Materials.Texts.Readable(request.After, request.TrickyToday.ToHashSet()).Where(t => t.All.All(work.MayBeRead)).ToList();
-        var best = readable.Select(t => (Text: t, Ago: request.RecentTexts.GetValueOrDefault(t.Title), Draw: random.Fraction()))
+        var best = readable.Select(t => (Text: t, Ago: request.Memory.Texts.GetValueOrDefault(t.Title), Draw: random.Fraction()))
             .OrderByDescending(t => t.Ago is > 0 and < ReadAgainWithin).ThenByDescending(t => t.Ago == 0 ? t.Text.Sentences.Sum(s => ReadingChoosers.Hits(work, s)) + (Weights.EachCorrespondenceOfText * t.Text.Sentences.SelectMany(s => s.Asks).Distinct().Count()) + t.Draw : -1d / t.Ago).Take(count);
         return best.Select(b => new TextItem($"{id}:{b.Text.Title}", false, b.Text.Title, [.. b.Text.Sentences.Select(s => ItemMaker.OfSentence(id, s, request.After, []))], b.Text.Questions,
             [b.Ago is > 0 and < ReadAgainWithin ? Reason.Of("read-again") : Reason.Of("all-taught")]));

@@ -1,9 +1,9 @@
+using BoldLadder.Core.Teaching;
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Templates;
-using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
@@ -13,9 +13,7 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// <param name="Today">What is new today.</param>
 /// <param name="Materials">All words, sentences, texts, meanings and pictures.</param>
 /// <param name="TrickyBefore">Tricky words taught before today, oldest first.</param>
-/// <param name="Recall">For each taught correspondence how many lessons ago it was last seen; what is longest unseen is due.</param>
-/// <param name="Newest">What was taught last, the newest first.</param>
-/// <param name="RecentWords">For words of recent lessons how many lessons ago they were used.</param>
+/// <param name="Memory">What the group has in memory, and what is due.</param>
 /// <param name="Minutes">How long the lesson is: 15, 20, 25 or 30.</param>
 /// <param name="Seed">Decides every draw.</param>
 public sealed record LessonRequest(
@@ -23,9 +21,7 @@ public sealed record LessonRequest(
     Rung Today,
     Materials Materials,
     ImmutableArray<string> TrickyBefore,
-    IReadOnlyDictionary<Correspondence, int> Recall,
-    ImmutableArray<Correspondence> Newest,
-    IReadOnlyDictionary<string, int> RecentWords,
+    Memory Memory,
     int Minutes,
     long Seed)
 {
@@ -47,20 +43,11 @@ public sealed record LessonRequest(
     /// <summary>How long the group takes for what is planned as 1, as its lessons showed.</summary>
     public double Pace { get; init; } = 1;
 
-    /// <summary>What the last lesson left out or missed: it comes first in Revisit.</summary>
-    public ImmutableArray<Correspondence> Missed { get; init; } = [];
-
     /// <summary>The school's own memory phrases, by reference notation.</summary>
     public IReadOnlyDictionary<string, string> Phrases { get; init; } = FrozenDictionary<string, string>.Empty;
 
     /// <summary>Words that are not to come in this group's lessons.</summary>
     public IReadOnlySet<string> Avoid { get; init; } = FrozenSet<string>.Empty;
-
-    /// <summary>For sentences and titles of texts read in recent lessons, how many lessons ago.</summary>
-    public IReadOnlyDictionary<string, int> RecentTexts { get; init; } = FrozenDictionary<string, int>.Empty;
-
-    /// <summary>For kinds of activities of recent lessons how many lessons ago they came last.</summary>
-    public IReadOnlyDictionary<ActivityKind, int> RecentKinds { get; init; } = FrozenDictionary<ActivityKind, int>.Empty;
 
     public Lexicon Lexicon => Materials.Lexicon;
 

@@ -68,10 +68,10 @@ public sealed class LessonWork(LessonRequest request)
     }
 
     /// <summary>What was seen in the last lessons.</summary>
-    public CorrespondenceSet Recent => recent ??= CorrespondenceSet.Of(request.Recall.Where(r => r.Value <= WordChoice.DueAfter).Select(r => r.Key));
+    public CorrespondenceSet Recent => recent ??= CorrespondenceSet.Of(request.Memory.Recent);
 
     /// <summary>What was taught and not seen for some lessons.</summary>
-    public CorrespondenceSet Due => due ??= CorrespondenceSet.Of(request.Recall.Keys.Where(c => WordChoice.IsDue(request, c)));
+    public CorrespondenceSet Due => due ??= CorrespondenceSet.Of(request.Memory.Due);
 
     public bool IsOwn(Word word) => Usable.Shows(request.Today, word);
 

@@ -14,9 +14,6 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// </summary>
 public sealed class WordChoice(LessonWork work, Seeded random)
 {
-    /// <summary>Lessons after which a correspondence counts as due.</summary>
-    public const int DueAfter = 4;
-
     /// <summary>Words further down than this are never worth more than those above, however well they spread.</summary>
     private const int WorthALook = 200;
 
@@ -61,14 +58,11 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         yield return Reason.Of("taps", word.Segmentation.Taps.ToString(CultureInfo.InvariantCulture));
         if (word.IsKnown) yield return Reason.Of("known-at-five");
         else if (word.Zipf >= 4.5) yield return Reason.Of("common");
-        yield return request.RecentWords.TryGetValue(word.Spelling, out var lessons)
+        yield return request.Memory.Words.TryGetValue(word.Spelling, out var lessons)
             ? Reason.Of("last-seen", lessons.ToString(CultureInfo.InvariantCulture))
             : Reason.Of("fresh");
-        foreach (var due in word.Required.Where(c => IsDue(request, c)).Distinct().Take(2)) yield return Reason.Of("brings-back", due.Grapheme.Text);
+        foreach (var due in word.Required.Where(c => request.Memory.IsDue(c)).Distinct().Take(2)) yield return Reason.Of("brings-back", due.Grapheme.Text);
     }
-
-    public static bool IsDue(LessonRequest request, Correspondence correspondence) =>
-        request.Recall.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
 
     /// <summary>What a word is worth by itself.</summary>
     public static double Worth(LessonWork work, Word word)
@@ -81,7 +75,7 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         if (word.PartsOfSpeech == PartsOfSpeech.Exclamation) worth += Weights.OnlyCalledOut;
         if (word.Suffix is null) worth += Weights.BaseForm;
         worth += Math.Max(0, word.Required.Length - Weights.EasyTaps) * Weights.EachTapBeyondEasy;
-        if (request.RecentWords.TryGetValue(word.Spelling, out var lessons)) worth += Weights.JustSeen / Math.Max(1, lessons);
+        if (request.Memory.Words.TryGetValue(word.Spelling, out var lessons)) worth += Weights.JustSeen / Math.Max(1, lessons);
         foreach (var part in word.Required)
         {
             if (work.Due.Contains(part)) worth += Weights.BringsBack;

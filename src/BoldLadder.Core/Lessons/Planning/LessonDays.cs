@@ -2,6 +2,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Core.Teaching;
 
 namespace BoldLadder.Core.Lessons.Planning;
 

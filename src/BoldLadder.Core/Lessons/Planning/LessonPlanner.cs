@@ -105,7 +105,7 @@ public static class LessonPlanner
 
     /// <summary>The kinds by when they came last, the longest ago first; those that never came by chance.</summary>
     private static ImmutableArray<ActivityKind> InTurn(LessonRequest request, PartKind part, ImmutableArray<ActivityKind> kinds) =>
-        [.. Seeded.For(request.Seed, $"turn:{part}:{kinds[0]}").Shuffle(kinds).OrderByDescending(k => request.RecentKinds.GetValueOrDefault(k, int.MaxValue))];
+        [.. Seeded.For(request.Seed, $"turn:{part}:{kinds[0]}").Shuffle(kinds).OrderByDescending(k => request.Memory.Kinds.GetValueOrDefault(k, int.MaxValue))];
 
     private static string Code(ActivityKind kind) => JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString());
 
@@ -163,13 +163,12 @@ public static class LessonPlanner
         var toGo = activity.Items.Where(i => !i.Kept).ToList();
         var words = toGo.SelectMany(ReadByChildren.Words).Distinct().ToDictionary(w => w, _ => 1);
         var texts = toGo.Select(i => i switch { SentenceItem s => s.Text, TextItem t => t.Title, _ => null }).OfType<string>().Distinct().ToList();
-        var recent = request.RecentTexts.ToDictionary();
+        var recent = request.Memory.Texts.ToDictionary();
         foreach (var text in texts) recent[text] = toGo.OfType<TextItem>().Any() ? LongAgo : 1;
         var elsewhere = request with
         {
-            RecentWords = request.RecentWords.Where(r => !words.ContainsKey(r.Key)).Concat(words).ToDictionary(),
+            Memory = request.Memory with { Words = request.Memory.Words.Where(r => !words.ContainsKey(r.Key)).Concat(words).ToDictionary(), Texts = recent },
             RecentMadeUp = toGo.OfType<MadeUpItem>().Select(i => i.Word).ToHashSet(),
-            RecentTexts = recent,
         };
         var makingWay = words.Keys.ToHashSet();
         var met = lesson.Activities.Where(a => a.Id != activity.Id).SelectMany(a => a.Items).OfType<SentenceItem>().Select(s => s.Text).ToHashSet();
@@ -203,7 +202,7 @@ public static class LessonPlanner
         var standing = lesson.Activities.Select(a => a.Kind).ToHashSet();
         ImmutableArray<ActivityKind> kinds = [.. ActivityFacts.All.Where(c => c.Part == part && c.Kind != kind && !standing.Contains(c.Kind)).Select(c => c.Kind).Order()
             .Where(k => Another(request, lesson, part, k, request.Seed) is not null)];
-        foreach (var earlier in request.Newest.Take(EarlierTargets))
+        foreach (var earlier in request.Memory.Newest.Take(EarlierTargets))
         {
             var then = request with { Today = request.Today with { Correspondences = [earlier], Patterns = Patterns.None, Tricky = [], Kind = RungKind.Lesson } };
             if (Chooser.Make(new LessonWork(then), kind, part, UsualItems(kind, request.Minutes)) is not null) return new Alternatives(kinds, earlier);

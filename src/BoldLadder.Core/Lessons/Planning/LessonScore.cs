@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Planning;
@@ -35,11 +36,11 @@ public sealed record LessonScore(ImmutableArray<QualityPart> Parts)
         [
             new("target", request.Today.Kind == RungKind.Lesson && request.Today.TeachesSomething ? Math.Min(1, own * 3 / 2) : 1, Weights.QualityTarget),
             new("known", Share(practised, w => w.IsKnown || request.Materials.Meanings.Has(w)), Weights.QualityKnown),
-            new("fresh", Share(read, w => !request.RecentWords.TryGetValue(w.Spelling, out var ago) || ago > WordChoice.DueAfter), Weights.QualityFresh),
+            new("fresh", Share(read, w => !request.Memory.Words.TryGetValue(w.Spelling, out var ago) || ago > Memory.DueAfter), Weights.QualityFresh),
             new("spread", Spread(read), Weights.QualitySpread),
             new("rising", Rising(read), Weights.QualityRising),
             new("shared", Shared(read, Words(request, lesson, ActivityKind.SpellWords)), Weights.QualityShared),
-            new("due", request.Recall.Values.Any(l => l >= WordChoice.DueAfter) ? Share([.. read], w => w.Required.Any(c => WordChoice.IsDue(request, c))) is var due ? Math.Min(1, due * 2) : 0 : 1, Weights.QualityDue),
+            new("due", request.Memory.Seen.Values.Any(l => l >= Memory.DueAfter) ? Share([.. read], w => w.Required.Any(c => request.Memory.IsDue(c))) is var due ? Math.Min(1, due * 2) : 0 : 1, Weights.QualityDue),
             new("apply", applied.Any(w => Usable.Shows(request.Today, w)) ? 1 : applied.Count > 0 ? 0.5 : 0, Weights.QualityApply),
             new("minutes", Math.Min(1, lesson.Parts.Sum(p => p.Seconds) / (request.Minutes * 60 * 0.85)), Weights.QualityMinutes),
             new("asked-for", asked == 0 ? 0 : 1 - (Math.Min(asked, lesson.Notes.Count(n => n.Code == "too-few-for")) / (double)asked), Weights.QualityAskedFor),

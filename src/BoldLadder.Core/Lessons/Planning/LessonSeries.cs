@@ -3,6 +3,7 @@ using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 
 namespace BoldLadder.Core.Lessons.Planning;
 
@@ -29,12 +30,15 @@ public sealed class LessonSeries(Ladder ladder, Materials materials, Leniencies 
     public LessonRequest Next()
     {
         var at = Lessons;
-        return new LessonRequest(before, QuietDay.Filled(ladder.Rungs[at], ladder, [.. Enumerable.Reverse(newest)]), materials, [.. tricky], seen.ToDictionary(s => s.Key, s => at - s.Value),
-            [.. Enumerable.Reverse(newest)], words.ToDictionary(w => w.Key, w => at - w.Value), minutes, seed + at)
+        var memory = new Memory
         {
-            RecentTexts = texts.ToDictionary(t => t.Key, t => at - t.Value),
-            RecentKinds = kinds.ToDictionary(k => k.Key, k => at - k.Value),
+            Seen = seen.ToDictionary(s => s.Key, s => at - s.Value),
+            Words = words.ToDictionary(w => w.Key, w => at - w.Value),
+            Texts = texts.ToDictionary(t => t.Key, t => at - t.Value),
+            Kinds = kinds.ToDictionary(k => k.Key, k => at - k.Value),
+            Newest = [.. Enumerable.Reverse(newest)],
         };
+        return new LessonRequest(before, QuietDay.Filled(ladder.Rungs[at], ladder, memory.Newest), materials, [.. tricky], memory, minutes, seed + at);
     }
 
     /// <summary>Plans the next lesson and goes on past it.</summary>

@@ -1,21 +1,22 @@
 using BoldLadder.Core.Lessons;
-using BoldLadder.Store;
-using BoldLadder.Web.Schools;
-using Microsoft.EntityFrameworkCore;
 
-namespace BoldLadder.Web.Lessons;
+namespace BoldLadder.Core.Teaching;
 
-/// <summary>What a group's last lessons before a day showed, taught or still planned: how many lessons ago, by what was shown.</summary>
+/// <summary>A lesson before the one that is planned, taught or still to come.</summary>
+/// <param name="Words">The words children read in it.</param>
+/// <param name="Outcome">Null while it is planned.</param>
+/// <param name="StoppedAt">The activity reached, for one that stopped.</param>
+public sealed record ShownLesson(Lesson Document, IReadOnlyCollection<string> Words, LessonOutcome? Outcome, string? StoppedAt);
+
+/// <summary>What a group's last lessons before a day showed, taught or still planned: how many lessons ago, by what was shown; and how fast the group went.</summary>
 public sealed record LessonHistory(IReadOnlyDictionary<string, int> Words, IReadOnlyDictionary<string, int> Texts, IReadOnlyDictionary<ActivityKind, int> Kinds, double Pace)
 {
     /// <summary>Further back nothing matters for what comes next.</summary>
-    private const int Lessons = 12;
-
-    public static async Task<LessonHistory> Before(SchoolScope scope, Group group, DateOnly date) =>
-        Of(await scope.Store.Lessons.AsNoTracking().Where(l => l.GroupId == group.Id && l.Date < date && l.Status != LessonStatus.NotTaught).OrderByDescending(l => l.Date).Take(Lessons).ToListAsync(), group.LessonMinutes);
+    public const int Lessons = 12;
 
     /// <param name="lessons">The newest first.</param>
-    public static LessonHistory Of(IReadOnlyList<StoredLesson> lessons, int minutes)
+    /// <param name="minutes">How long the group's lessons are.</param>
+    public static LessonHistory Of(IReadOnlyList<ShownLesson> lessons, int minutes)
     {
         var (words, texts, kinds) = (new Dictionary<string, int>(StringComparer.Ordinal), new Dictionary<string, int>(StringComparer.Ordinal), new Dictionary<ActivityKind, int>());
         for (var ago = 1; ago <= lessons.Count; ago++)
@@ -32,13 +33,14 @@ public sealed record LessonHistory(IReadOnlyDictionary<string, int> Words, IRead
                 }
             }
         }
-        return new LessonHistory(words, texts, kinds, Core.Lessons.Templates.Pace.Of(lessons.Where(l => l.Status is LessonStatus.Taught or LessonStatus.Stopped).Reverse().Select(l => Timing(l, minutes * 60))));
+        return new LessonHistory(words, texts, kinds,
+            Core.Lessons.Templates.Pace.Of(lessons.Where(l => l.Outcome is LessonOutcome.Taught or LessonOutcome.Stopped).Reverse().Select(l => Timing(l, minutes * 60))));
     }
 
     /// <summary>A lesson that stopped had the whole of its minutes for what comes before the place it stopped at.</summary>
-    private static (int Planned, int Had) Timing(StoredLesson lesson, int seconds)
+    private static (int Planned, int Had) Timing(ShownLesson lesson, int seconds)
     {
-        if (lesson.Status != LessonStatus.Stopped) return (1, 1);
+        if (lesson.Outcome != LessonOutcome.Stopped) return (1, 1);
         var done = lesson.Document.Activities.TakeWhile(a => a.Id != lesson.StoppedAt).Sum(a => a.Seconds) + (lesson.Document.Find(lesson.StoppedAt ?? "")?.Seconds ?? 0);
         return (done, seconds);
     }

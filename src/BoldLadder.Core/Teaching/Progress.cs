@@ -1,19 +1,10 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Spelling;
 
-namespace BoldLadder.Core.Ladders;
-
-/// <summary>A line of the teaching log: what one lesson taught, and what it showed again.</summary>
-/// <param name="RungId">The rung or quiet day that the lesson was for.</param>
-public sealed record TaughtFact(
-    DateOnly Date, ImmutableArray<string> Correspondences, ImmutableArray<string> Patterns, ImmutableArray<string> Tricky,
-    ImmutableArray<string> Seen, ImmutableArray<string> Words, string? RungId = null)
-{
-    /// <summary>What wobbled or was not reached.</summary>
-    public ImmutableArray<string> Missed { get; init; } = [];
-}
+namespace BoldLadder.Core.Teaching;
 
 /// <summary>
 /// Where a group stands on its ladder. What was taught comes from the log alone, so reordering the ladder takes nothing away; what is
@@ -43,9 +34,6 @@ public sealed class Progress
 
     /// <summary>Rungs with something still to teach, in the ladder's order.</summary>
     public ImmutableArray<Rung> Remaining { get; }
-
-    /// <summary>What the last lesson missed; it comes first in the next Revisit.</summary>
-    public ImmutableArray<Correspondence> Missed => facts.IsEmpty ? [] : [.. facts[^1].Missed.Select(Correspondence.Parse)];
 
     /// <summary>True when the group has been taught something.</summary>
     public bool HasBegun => Correspondences.Count > 0 || Patterns != Patterns.None;
@@ -79,10 +67,19 @@ public sealed class Progress
         }
     }
 
+    /// <summary>What the group has in memory before the lesson that is <paramref name="ahead"/> rungs from now, as far as the log tells; what the last lesson missed counts for the next alone.</summary>
+    public Memory MemoryAt(int ahead) => new()
+    {
+        Seen = Recall(ahead),
+        Words = RecentWords(ahead),
+        Newest = Newest(ahead),
+        Missed = ahead == 0 && !facts.IsEmpty ? [.. facts[^1].Missed.Select(Correspondence.Parse)] : [],
+    };
+
     public ImmutableArray<string> TrickyBefore(int ahead) => [.. Tricky.Concat(Remaining.Take(ahead).SelectMany(r => r.Tricky)).Distinct()];
 
     /// <summary>For each taught correspondence how many lessons ago it was taught or shown; what is planned until then counts as just seen.</summary>
-    public IReadOnlyDictionary<Correspondence, int> Recall(int ahead)
+    private Dictionary<Correspondence, int> Recall(int ahead)
     {
         var recall = new Dictionary<Correspondence, int>();
         for (var i = 0; i < facts.Length; i++)
@@ -101,7 +98,7 @@ public sealed class Progress
         [.. facts.SelectMany(f => f.Correspondences).Select(Correspondence.Parse).Concat(Remaining.Take(ahead).SelectMany(r => r.Correspondences)).Reverse().Distinct()];
 
     /// <summary>For words of recent lessons how many lessons ago they were last used.</summary>
-    public IReadOnlyDictionary<string, int> RecentWords(int ahead)
+    private Dictionary<string, int> RecentWords(int ahead)
     {
         var recent = new Dictionary<string, int>(StringComparer.Ordinal);
         for (var i = 0; i < facts.Length; i++)

@@ -4,7 +4,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Spelling;
 
-namespace BoldLadder.Core.Lessons.Planning;
+namespace BoldLadder.Core.Teaching;
 
 /// <summary>
 /// A day that brings nothing new, as a rung that the planner can make a lesson for: it names what the day goes back to.

@@ -1,0 +1,58 @@
+using System.Collections.Frozen;
+using System.Collections.Immutable;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Spelling;
+
+namespace BoldLadder.Core.Teaching;
+
+/// <summary>
+/// What a group has in memory, and what is due: today as the log and the lessons before tell it. Choosers ask this, and know nothing of where it comes from.
+/// Counts are lessons: 1 for the last one. Source: docs/handbook.md, section 7 (Choosing words).
+/// </summary>
+public sealed record Memory
+{
+    /// <summary>Lessons after which a correspondence counts as due.</summary>
+    public const int DueAfter = 4;
+
+    /// <summary>What was not seen for so many lessons comes back before anything else.</summary>
+    public const int LongestUnseen = 20;
+
+    public static Memory Nothing { get; } = new();
+
+    /// <summary>For each taught correspondence how many lessons ago it was last seen.</summary>
+    public IReadOnlyDictionary<Correspondence, int> Seen { get; init; } = FrozenDictionary<Correspondence, int>.Empty;
+
+    /// <summary>For words of recent lessons how many lessons ago they were used.</summary>
+    public IReadOnlyDictionary<string, int> Words { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>The same for sentences, and for texts by their titles.</summary>
+    public IReadOnlyDictionary<string, int> Texts { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>The same for kinds of activities.</summary>
+    public IReadOnlyDictionary<ActivityKind, int> Kinds { get; init; } = FrozenDictionary<ActivityKind, int>.Empty;
+
+    /// <summary>What was taught last, the newest first.</summary>
+    public ImmutableArray<Correspondence> Newest { get; init; } = [];
+
+    /// <summary>What the last lesson left out or missed: it comes first in Revisit.</summary>
+    public ImmutableArray<Correspondence> Missed { get; init; } = [];
+
+    /// <summary>What was taught and not seen for some lessons.</summary>
+    public IEnumerable<Correspondence> Due => Seen.Keys.Where(IsDue);
+
+    /// <summary>What was seen in the last lessons.</summary>
+    public IEnumerable<Correspondence> Recent => Seen.Where(s => s.Value <= DueAfter).Select(s => s.Key);
+
+    /// <summary>How many lessons ago it was seen; 0 when nothing is known of it.</summary>
+    public int LessonsSince(Correspondence correspondence) => Seen.GetValueOrDefault(correspondence, 0);
+
+    public bool IsDue(Correspondence correspondence) => Seen.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
+
+    /// <summary>The same with what the lessons before showed, too: of a word seen in both the nearer counts.</summary>
+    public Memory With(LessonHistory history)
+    {
+        var words = Words.ToDictionary();
+        foreach (var (word, ago) in history.Words) words[word] = Math.Min(ago, words.GetValueOrDefault(word, ago));
+        return this with { Words = words, Texts = history.Texts, Kinds = history.Kinds };
+    }
+}
