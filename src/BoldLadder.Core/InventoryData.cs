@@ -17,4 +17,8 @@ internal static class InventoryData
             if (line.Length > 0) yield return line.Split('\t');
         }
     }
+
+    /// <summary>A value as tables write it: sound-family.</summary>
+    public static T Parse<T>(string kebab)
+        where T : struct, Enum => Enum.Parse<T>(kebab.Replace("-", "", StringComparison.Ordinal), ignoreCase: true);
 }

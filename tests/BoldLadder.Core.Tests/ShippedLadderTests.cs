@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
@@ -14,7 +15,7 @@ namespace BoldLadder.Core.Tests;
 /// <summary>Section 8 of the handbook: what a good order satisfies, whatever school of order it follows.</summary>
 public class ShippedLadderTests
 {
-    private static readonly string[] Names = ["letters-first", "sounds-first", "short-vowels-first"];
+    private static readonly ImmutableArray<string> Names = Core.Ladders.Ladder.Shipped;
 
     public static TheoryData<string> Ids => [.. Names];
 

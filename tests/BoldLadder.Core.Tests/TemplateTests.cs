@@ -164,7 +164,9 @@ public class TemplateTests
         var types = typeof(Item).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Item))).ToList();
         Assert.Equal(types.Count, ItemFacts.All.Length);
         var tiles = ItemFacts.All.Where(f => f.Tile).Select(f => f.Item.Replace("-", "", StringComparison.Ordinal) + "item").ToHashSet();
-        Assert.All(types.Where(t => tiles.Contains(t.Name.ToLowerInvariant())), t => Assert.True(t.IsAssignableTo(typeof(IExplained)), t.Name));
+        var found = types.Where(t => tiles.Contains(t.Name.ToLowerInvariant())).ToList();
+        Assert.Equal(tiles.Count, found.Count);
+        Assert.All(found, t => Assert.True(t.IsAssignableTo(typeof(IExplained)), t.Name));
     }
 
     [Fact]

@@ -63,6 +63,9 @@ public sealed record Rung(
 /// <param name="Withheld">Leniencies that this order does without, whatever the school lets in: sounds first keeps to the chosen spelling.</param>
 public sealed record Ladder(string Id, string Approach, Patterns Free, ImmutableArray<Rung> Rungs, Leniencies Withheld = Leniencies.None)
 {
+    /// <summary>The ids of the shipped ladders, in the order they are offered in.</summary>
+    public static ImmutableArray<string> Shipped { get; } = ["letters-first", "sounds-first", "short-vowels-first"];
+
     /// <summary>What of a school's leniencies this ladder lets in.</summary>
     public Leniencies Allow(Leniencies school) => school & ~Withheld;
 

@@ -48,7 +48,7 @@ public sealed record ActivityFacts(
 
     private static ImmutableArray<ActivityFacts> Read()
     {
-        var rows = InventoryData.Rows("activities.tsv").ToDictionary(r => Parse<ActivityKind>(r[0]));
+        var rows = InventoryData.Rows("activities.tsv").ToDictionary(r => InventoryData.Parse<ActivityKind>(r[0]));
         return [.. Enum.GetValues<ActivityKind>().Select(kind => rows.TryGetValue(kind, out var row) ? Read(kind, row) : throw new InvalidOperationException($"data/templates/activities.tsv has no row for {kind}."))];
     }
 
@@ -56,13 +56,10 @@ public sealed record ActivityFacts(
     {
         var marks = row[7].Split('|', StringSplitOptions.RemoveEmptyEntries).ToList();
         bool Has(string mark) => marks.Remove(mark);
-        var facts = new ActivityFacts(kind, row[1], Parse<PartKind>(row[2]), Parse<ResponseMode>(row[3]), int.Parse(row[4], CultureInfo.InvariantCulture), int.Parse(row[5], CultureInfo.InvariantCulture),
-            row[6].Length == 0 ? TypedText.None : Parse<TypedText>(row[6]), Has("fixed"), Has("whole"), Has("told"), Has("once"), Has("help"));
+        var facts = new ActivityFacts(kind, row[1], InventoryData.Parse<PartKind>(row[2]), InventoryData.Parse<ResponseMode>(row[3]), int.Parse(row[4], CultureInfo.InvariantCulture), int.Parse(row[5], CultureInfo.InvariantCulture),
+            row[6].Length == 0 ? TypedText.None : InventoryData.Parse<TypedText>(row[6]), Has("fixed"), Has("whole"), Has("told"), Has("once"), Has("help"));
         return marks.Count == 0 ? facts : throw new InvalidOperationException($"data/templates/activities.tsv: {row[0]}: there is no mark \"{marks[0]}\".");
     }
-
-    private static T Parse<T>(string kebab)
-        where T : struct, Enum => Enum.Parse<T>(kebab.Replace("-", "", StringComparison.Ordinal), ignoreCase: true);
 }
 
 /// <summary>What is to be known of a kind of item by whoever shows it: a row of data/templates/items.tsv.</summary>

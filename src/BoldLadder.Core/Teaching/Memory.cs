@@ -17,8 +17,6 @@ public sealed record Memory
     /// <summary>What was not seen for so many lessons comes back before anything else.</summary>
     public const int LongestUnseen = 20;
 
-    public static Memory Nothing { get; } = new();
-
     /// <summary>For each taught correspondence how many lessons ago it was last seen.</summary>
     public IReadOnlyDictionary<Correspondence, int> Seen { get; init; } = FrozenDictionary<Correspondence, int>.Empty;
 

@@ -115,20 +115,21 @@ public sealed class Word
 
     /// <summary>The same word with another suitability, or cut and said otherwise: then its accents follow the reference.</summary>
     public Word Changed(Suitability suitability, Segmentation? segmentation) => Copy(
-        new(Spelling, segmentation ?? Segmentation, Zipf, suitability, Flags, segmentation is null ? Suffix : null, segmentation is null ? American : default),
+        suitability, segmentation ?? Segmentation, segmentation is null ? Suffix : null, segmentation is null ? American : default,
         Band == Band.NotForChildren && suitability == Suitability.Use ? Band.Teach : Band);
 
     /// <summary>The same word said otherwise in General American; default: as the accent's projection has it.</summary>
-    public Word SaidInAmerica(ImmutableArray<string> sounds) => Copy(new(Spelling, Segmentation, Zipf, Suitability, Flags, Suffix, sounds), Band);
+    public Word SaidInAmerica(ImmutableArray<string> sounds) => Copy(Suitability, Segmentation, Suffix, sounds, Band);
 
-    private Word Copy(Word changed, Band band) => new(changed.Spelling, changed.Segmentation, changed.Zipf, changed.Suitability, changed.Flags, changed.Suffix, changed.American)
-    {
-        Band = band,
-        PartsOfSpeech = PartsOfSpeech,
-        Topics = Topics,
-        Compound = Compound,
-        Also = Also,
-    };
+    private Word Copy(Suitability suitability, Segmentation segmentation, SuffixLink? suffix, ImmutableArray<string> american, Band band) =>
+        new(Spelling, segmentation, Zipf, suitability, Flags, suffix, american)
+        {
+            Band = band,
+            PartsOfSpeech = PartsOfSpeech,
+            Topics = Topics,
+            Compound = Compound,
+            Also = Also,
+        };
 
     public override string ToString() => Spelling;
 

@@ -18,8 +18,6 @@ public static class LessonsCommand
     private const int Minutes = 20;
     private const int Samples = 10;
 
-    private static readonly string[] Ladders = ["letters-first", "sounds-first", "short-vowels-first"];
-
     public static void Run(string[] given, Session session)
     {
         var arguments = new Arguments("lessons", given, [], ["--ladder", "--rungs", "--minutes", "--seed"]);
@@ -36,7 +34,7 @@ public static class LessonsCommand
         var materials = ProjectFolders.Materials(Lexicon.Read(ProjectFolders.LexiconShards()));
         var folder = Directory.CreateDirectory(Path.Combine(ProjectFolders.Root, "docs", "sample-lessons")).FullName;
         var different = false;
-        foreach (var id in Ladders)
+        foreach (var id in Ladder.Shipped)
         {
             var ladder = Read(id);
             var rungs = Enumerable.Range(0, Samples).Select(i => (int)Math.Round(2 + (i * (ladder.Rungs.Length - 3.0) / (Samples - 1)))).ToList();
@@ -61,6 +59,6 @@ public static class LessonsCommand
         }
     }
 
-    private static Ladder Read(string id) => Ladders.Contains(id) ? LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")))
-        : throw new UsageException($"There is no ladder \"{id}\". Use one of: {string.Join(", ", Ladders)}.");
+    private static Ladder Read(string id) => Ladder.Shipped.Contains(id) ? LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")))
+        : throw new UsageException($"There is no ladder \"{id}\". Use one of: {string.Join(", ", Ladder.Shipped)}.");
 }

@@ -14,14 +14,13 @@ namespace BoldLadder.Tool.Commands;
 /// </summary>
 public static class SentencesCommand
 {
-    private static readonly string[] Ladders = ["letters-first", "sounds-first", "short-vowels-first"];
-    private static readonly string[] Columns = ["kind", .. Ladders, "text"];
+    private static readonly string[] Columns = ["kind", .. Ladder.Shipped, "text"];
 
     public static void Run(string[] given, Session session)
     {
         var arguments = new Arguments("sentences", given, ["--json", "--input"], []);
         var (json, lexicon) = (arguments.Has("--json"), Session.ReadLexicon());
-        var places = Ladders.Select(l => LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{l}.json")))).Select(l => new SentencePlaces(l, Leniencies.All, Accent.SouthernBritish)).ToList();
+        var places = Ladder.Shipped.Select(l => LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{l}.json")))).Select(l => new SentencePlaces(l, Leniencies.All, Accent.SouthernBritish)).ToList();
         session.Header(json, Columns);
         void Row(string kind, string text, Func<SentencePlaces, int?> rung) =>
             session.Row(json, Columns, [kind, .. places.Select(p => rung(p) is { } at ? (at + 1).ToString(CultureInfo.InvariantCulture) : ""), text]);

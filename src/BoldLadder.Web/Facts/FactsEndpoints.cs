@@ -1,6 +1,7 @@
 using System.Text.Json;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
@@ -36,9 +37,9 @@ public sealed record FactsView(
 /// <summary>The core's tables for the front end, so that no screen keeps a copy.</summary>
 public static class FactsEndpoints
 {
-    public static void MapFacts(this IEndpointRouteBuilder api) => api.MapGet("/facts", (WordData words) => TypedResults.Ok(View(words))).AllowAnonymous().WithName("getFacts");
+    public static void MapFacts(this IEndpointRouteBuilder api) => api.MapGet("/facts", () => TypedResults.Ok(View())).AllowAnonymous().WithName("getFacts");
 
-    private static FactsView View(WordData words) => new(
+    private static FactsView View() => new(
         [.. ActivityFacts.All.Select(f => new ActivityView(f.Kind, f.Part, [.. Enum.GetValues<PartKind>().Where(f.MayStandIn).OrderByDescending(p => p == f.Part)], f.Response, f.Seconds, f.Takes, f.Fixed, f.Whole, f.Told, f.Once))],
         ItemFacts.All,
         Pace.ChangeOver,
@@ -47,6 +48,6 @@ public static class FactsEndpoints
         [.. WordQuery.Asked.Each().Select(p => p.Id())],
         Leniencies.All.Ids(),
         [.. Enum.GetValues<AccentSwitches>().Where(s => s != Core.Accents.AccentSwitches.None).Select(s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.ToString()))],
-        [.. words.Ladders.Keys],
+        Ladder.Shipped,
         SchoolCalendar.LongBreak);
 }

@@ -10,6 +10,7 @@ import { text, textOf } from '../text/text';
 /** A new ladder of the school's: from one of the shipped orders, from one it has, or from nothing. */
 export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas['LadderSummary'][]; onMade: (made: Schemas['LadderSummary']) => void; onHide: () => void }) {
   const { school } = useSchool();
+  const { ladders: shipped } = useFacts();
   const queries = useQueryClient();
   const [id] = useState(() => crypto.randomUUID());
   const [name, setName] = useState('');
@@ -35,7 +36,7 @@ export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas[
         </Form.Group>
         <fieldset className="mb-3">
           <legend className="fs-6">{text('new.from')}</legend>
-          {[...useFacts().ladders, 'blank'].map((start) => (
+          {[...shipped, 'blank'].map((start) => (
             <Form.Check
               key={start}
               type="radio"

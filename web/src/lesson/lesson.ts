@@ -83,7 +83,7 @@ export function useVerdicts(lesson: LessonView, part: PartKind, typed: string) {
   });
 }
 
-/** Every activity there is, and the templates it can stand in. */
+/** What lessons are built from: the shipped templates and the school's own. */
 export function useTemplates() {
   const { school } = useSchool();
   return useQuery({

@@ -80,12 +80,9 @@ public sealed record LessonTemplate(LessonDay Day, int Minutes, ImmutableArray<T
         var rows = InventoryData.Rows("templates.tsv").ToList();
         return [.. from day in Enum.GetValues<LessonDay>()
                    from length in Pace.Lengths.Select((minutes, column) => (Minutes: minutes, Column: 4 + column))
-                   let own = rows.Where(r => Parse<LessonDay>(r[0]) == day && r[length.Column] != "-").ToList()
-                   select new LessonTemplate(day, length.Minutes, [.. own.GroupBy(r => Parse<PartKind>(r[1])).OrderBy(g => g.Key).Select(g => new TemplatePart(g.Key, [.. g.Select(r => Read(r, length.Column))]))]).Checked()];
+                   let own = rows.Where(r => InventoryData.Parse<LessonDay>(r[0]) == day && r[length.Column] != "-").ToList()
+                   select new LessonTemplate(day, length.Minutes, [.. own.GroupBy(r => InventoryData.Parse<PartKind>(r[1])).OrderBy(g => g.Key).Select(g => new TemplatePart(g.Key, [.. g.Select(r => Read(r, length.Column))]))]).Checked()];
     }
 
-    private static Slot Read(string[] row, int column) => new([.. row[2].Split('|', '>').Select(Parse<ActivityKind>)], row[2].Contains('|', StringComparison.Ordinal), Parse<SlotNeed>(row[3]), int.Parse(row[column], CultureInfo.InvariantCulture));
-
-    private static T Parse<T>(string kebab)
-        where T : struct, Enum => Enum.Parse<T>(kebab.Replace("-", "", StringComparison.Ordinal), ignoreCase: true);
+    private static Slot Read(string[] row, int column) => new([.. row[2].Split('|', '>').Select(InventoryData.Parse<ActivityKind>)], row[2].Contains('|', StringComparison.Ordinal), InventoryData.Parse<SlotNeed>(row[3]), int.Parse(row[column], CultureInfo.InvariantCulture));
 }
