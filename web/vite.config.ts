@@ -19,5 +19,5 @@ export default defineConfig({
   plugins: [react(), pictures()],
   build: { outDir, emptyOutDir: true, assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
-  test: { environment: 'happy-dom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: { environment: 'happy-dom', setupFiles: ['src/text/all.ts'], include: ['src/**/*.test.{ts,tsx}'] },
 });

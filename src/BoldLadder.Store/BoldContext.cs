@@ -4,6 +4,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Style;
+using BoldLadder.Core.Teaching;
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
@@ -13,14 +14,14 @@ using Microsoft.EntityFrameworkCore.ChangeTracking;
 namespace BoldLadder.Store;
 
 /// <summary>
-/// The tables. Every school-owned table is filtered by <see cref="School"/> here and by row-level security in the database.
+/// The tables. Every school-owned table is filtered by <see cref="StoredSchool"/> here and by row-level security in the database.
 /// </summary>
 public sealed class BoldContext(DbContextOptions<BoldContext> options) : IdentityUserContext<User, Guid>(options), IDataProtectionKeyContext
 {
     /// <summary>The school whose rows are seen; set with <see cref="EnterSchool"/>.</summary>
     public Guid CurrentSchool { get; private set; }
 
-    public DbSet<School> Schools => Set<School>();
+    public DbSet<StoredSchool> Schools => Set<StoredSchool>();
 
     public DbSet<Membership> Memberships => Set<Membership>();
 
@@ -52,6 +53,10 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
     public DbSet<LessonChange> LessonChanges => Set<LessonChange>();
 
+    public DbSet<LessonUndo> LessonUndos => Set<LessonUndo>();
+
+    public DbSet<GroupStanding> GroupStandings => Set<GroupStanding>();
+
     public DbSet<StoredWord> SchoolWords => Set<StoredWord>();
 
     public DbSet<StoredTemplate> LessonTemplates => Set<StoredTemplate>();
@@ -67,10 +72,10 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     /// <summary>Says who asks and for which school, for the rest of the open transaction: what row-level security reads.</summary>
-    public async Task EnterSchool(Guid userId, Guid schoolId)
+    public async Task EnterSchool(Guid userId, Guid schoolId, CancellationToken stop = default)
     {
         CurrentSchool = schoolId;
-        await Database.ExecuteSqlAsync($"select set_config('app.user_id', {userId.ToString()}, true), set_config('app.school_id', {schoolId.ToString()}, true)");
+        await Database.ExecuteSqlAsync($"select set_config('app.user_id', {userId.ToString()}, true), set_config('app.school_id', {schoolId.ToString()}, true)", stop);
     }
 
     protected override void OnModelCreating(ModelBuilder builder)
@@ -86,13 +91,13 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         builder.Entity<AccountEvent>().HasIndex(e => new { e.UserId, e.At });
         builder.Entity<SignInTries>().ToTable("sign_in_tries").HasKey(t => t.Key);
 
-        Owned<School>(builder).HasKey(s => s.SchoolId);
-        builder.Entity<School>().Property(s => s.Style).HasColumnType("jsonb").HasConversion(
+        Owned<StoredSchool>(builder).HasKey(s => s.SchoolId);
+        builder.Entity<StoredSchool>().Property(s => s.Style).HasColumnType("jsonb").HasConversion(
             s => HouseStyle.Write(s!), text => HouseStyle.Read(text), ByText<HouseStyle>(HouseStyle.Write)!);
-        builder.Entity<School>().Property(s => s.LessonDays).HasDefaultValueSql("'{1,2,3,4,5}'");
-        builder.Entity<School>().Property(s => s.ReviewWeeks).HasDefaultValue(1).HasSentinel(-1);
-        builder.Entity<School>().Property(s => s.CheckWeeks).HasDefaultValue(6).HasSentinel(-1);
-        builder.Entity<School>().Property(s => s.RecapWeeks).HasDefaultValue(2).HasSentinel(-1);
+        builder.Entity<StoredSchool>().Property(s => s.LessonDays).HasDefaultValueSql("'{1,2,3,4,5}'");
+        builder.Entity<StoredSchool>().Property(s => s.ReviewWeeks).HasDefaultValue(1).HasSentinel(-1);
+        builder.Entity<StoredSchool>().Property(s => s.CheckWeeks).HasDefaultValue(6).HasSentinel(-1);
+        builder.Entity<StoredSchool>().Property(s => s.RecapWeeks).HasDefaultValue(2).HasSentinel(-1);
         Owned<SchoolCheckpoint>(builder, school: true).HasKey(c => new { c.SchoolId, c.Id });
         builder.Entity<SchoolCheckpoint>().ToTable("checkpoints");
         Owned<TeachingNote>(builder, school: true).HasKey(n => new { n.SchoolId, n.Subject });
@@ -130,12 +135,19 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         Owned<TeachingLogEntry>(builder).HasKey(e => new { e.SchoolId, e.Id });
         builder.Entity<TeachingLogEntry>().ToTable("teaching_log").HasOne<Group>().WithMany().HasForeignKey(e => new { e.SchoolId, e.GroupId });
         builder.Entity<TeachingLogEntry>().HasIndex(e => new { e.SchoolId, e.GroupId, e.Date });
+        builder.Entity<TeachingLogEntry>().HasOne<StoredLesson>().WithMany().HasForeignKey(e => new { e.SchoolId, e.LessonId });
         builder.Entity<TeachingLogEntry>().Property(e => e.Missed).HasDefaultValueSql("'{}'");
         builder.Entity<TeachingLogEntry>().Property(e => e.Outcome).HasConversion<string>().HasMaxLength(20);
 
+        Owned<GroupStanding>(builder).HasKey(s => new { s.SchoolId, s.GroupId });
+        builder.Entity<GroupStanding>().HasOne<Group>().WithMany().HasForeignKey(s => new { s.SchoolId, s.GroupId });
+        builder.Entity<GroupStanding>().Property(s => s.Document).HasColumnType("jsonb").HasConversion(s => Standing.Write(s), text => Standing.Read(text), ByText<Standing>(Standing.Write));
+
         Owned<StoredLesson>(builder).HasKey(l => new { l.SchoolId, l.Id });
         builder.Entity<StoredLesson>().ToTable("lessons").HasOne<Group>().WithMany().HasForeignKey(l => new { l.SchoolId, l.GroupId });
-        builder.Entity<StoredLesson>().HasIndex(l => new { l.SchoolId, l.GroupId, l.Date }).IsUnique();
+        builder.Entity<StoredLesson>().HasIndex(l => new { l.SchoolId, l.GroupId, l.Date }).IsUnique().HasFilter("kind = 'Lesson'");
+        builder.Entity<StoredLesson>().HasIndex(l => new { l.SchoolId, l.Date, l.Status });
+        builder.Entity<StoredLesson>().Property(l => l.Kind).HasConversion<string>().HasMaxLength(20).HasDefaultValue(SessionKind.Lesson).HasSentinel((SessionKind)(-1));
         builder.Entity<StoredLesson>().Property(l => l.Status).HasConversion<string>().HasMaxLength(20);
         builder.Entity<StoredLesson>().Property(l => l.Version).IsConcurrencyToken();
         LessonColumn(builder.Entity<StoredLesson>().Property(l => l.Document));
@@ -143,8 +155,10 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
         Owned<LessonChange>(builder).HasKey(c => new { c.SchoolId, c.LessonId, c.Version });
         builder.Entity<LessonChange>().HasOne<StoredLesson>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LessonId });
-        LessonColumn(builder.Entity<LessonChange>().Property(c => c.Before));
-        StampColumn(builder.Entity<LessonChange>().Property(c => c.StampBefore)!);
+        Owned<LessonUndo>(builder).HasKey(u => new { u.SchoolId, u.LessonId, u.Version });
+        builder.Entity<LessonUndo>().HasOne<StoredLesson>().WithMany().HasForeignKey(u => new { u.SchoolId, u.LessonId });
+        builder.Entity<LessonUndo>().Property(u => u.Inverse).HasColumnType("jsonb").HasConversion(e => LessonEdits.Write(e), text => LessonEdits.Read(text), ByText<LessonEdits>(LessonEdits.Write));
+        StampColumn(builder.Entity<LessonUndo>().Property(u => u.StampBefore)!);
 
         Owned<StoredWord>(builder, school: true).HasKey(w => new { w.SchoolId, w.Spelling });
         builder.Entity<StoredWord>().ToTable("school_words").Property(w => w.Verdict).HasConversion<string>().HasMaxLength(20);
@@ -153,6 +167,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
             t => LessonTemplate.Write(t), text => LessonTemplate.Read(text), ByText<LessonTemplate>(LessonTemplate.Write));
         Owned<CoverPass>(builder).HasKey(p => new { p.SchoolId, p.Id });
         builder.Entity<CoverPass>().HasOne<Group>().WithMany().HasForeignKey(p => new { p.SchoolId, p.GroupId });
+        builder.Entity<CoverPass>().HasOne<StoredLesson>().WithMany().HasForeignKey(p => new { p.SchoolId, p.LessonId });
         builder.Entity<CoverPass>().HasIndex(p => new { p.SchoolId, p.CodeHash }).IsUnique();
     }
 
@@ -162,7 +177,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         var entity = builder.Entity<T>();
         Expression<Func<T, bool>> ofCurrentSchool = row => row.SchoolId == CurrentSchool;
         entity.HasQueryFilter(ofCurrentSchool);
-        if (school) entity.HasOne<School>().WithMany().HasForeignKey("SchoolId");
+        if (school) entity.HasOne<StoredSchool>().WithMany().HasForeignKey("SchoolId");
         return entity;
     }
 

@@ -83,7 +83,12 @@ public sealed class LadderChange : ISchoolOwned
 /// <summary>Steps as a stored document.</summary>
 public sealed record LadderSteps(ImmutableArray<LadderStep> Steps)
 {
-    private static readonly JsonSerializerOptions Json = new() { PropertyNamingPolicy = JsonNamingPolicy.CamelCase, AllowOutOfOrderMetadataProperties = true };
+    private static readonly JsonSerializerOptions Json = new()
+    {
+        PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
+        AllowOutOfOrderMetadataProperties = true,
+        RespectRequiredConstructorParameters = true,
+    };
 
     public static string Write(LadderSteps steps) => JsonSerializer.Serialize(steps.Steps, Json);
 
@@ -134,6 +139,9 @@ public sealed class TeachingLogEntry : ISchoolOwned
     public required Guid Id { get; init; }
 
     public required Guid GroupId { get; init; }
+
+    /// <summary>The lesson that was closed; null for what a group had been taught before its lessons were kept.</summary>
+    public Guid? LessonId { get; init; }
 
     public required DateOnly Date { get; init; }
 

@@ -1,4 +1,7 @@
+using System.Collections.Immutable;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Editing;
+using BoldLadder.Core.Teaching;
 
 namespace BoldLadder.Store;
 
@@ -10,8 +13,21 @@ public enum LessonStatus
     NotTaught,
 }
 
+/// <summary>What a group meets for.</summary>
+public enum SessionKind
+{
+    /// <summary>The lesson of the day: at most one of a group on a date.</summary>
+    Lesson,
+
+    /// <summary>A few minutes for those who need something once more.</summary>
+    CatchUp,
+
+    /// <summary>Children are checked.</summary>
+    Check,
+}
+
 /// <summary>
-/// A group's lesson on a day. The document is the truth; beside it stands what queries need. Frozen once it is closed.
+/// A group's session: its lesson on a day, a catch-up, a check. Known by its id; group and date are only how the lesson of a day is found. The document is the truth; beside it stands what queries need. Frozen once it is closed.
 /// </summary>
 public sealed class StoredLesson : ISchoolOwned
 {
@@ -23,6 +39,9 @@ public sealed class StoredLesson : ISchoolOwned
 
     public required DateOnly Date { get; init; }
 
+    public required SessionKind Kind { get; init; }
+
+    /// <summary>The rung or quiet day of the document's title.</summary>
     public required string RungId { get; set; }
 
     public required Lesson Document { get; set; }
@@ -45,10 +64,20 @@ public sealed class StoredLesson : ISchoolOwned
     public string? StoppedAt { get; set; }
 }
 
+/// <summary>Where a group stands: what its teaching log comes to, kept by whoever adds a line to the log. A group without a row has its log folded.</summary>
+public sealed class GroupStanding : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid GroupId { get; init; }
+
+    public required Standing Document { get; set; }
+}
+
 /// <summary>What a lesson was made by: making it again is promised only for an equal stamp.</summary>
 public sealed record LessonStamp(string Engine, string Lexicon, Guid LadderId, int LadderVersion, string Accent, long Seed);
 
-/// <summary>A command that changed a lesson, with its inverse.</summary>
+/// <summary>A command that changed a lesson: who did what, kept for good.</summary>
 public sealed class LessonChange : ISchoolOwned
 {
     public required Guid SchoolId { get; init; }
@@ -64,18 +93,34 @@ public sealed class LessonChange : ISchoolOwned
     /// <summary>The activity or item it was about; null when it was the whole lesson.</summary>
     public string? Subject { get; init; }
 
-    /// <summary>The document before: what undo puts back.</summary>
-    public required Lesson Before { get; init; }
-
-    /// <summary>The rung and the stamp before, which undo puts back too; null in changes made before they were kept.</summary>
-    public string? RungBefore { get; init; }
-
-    public LessonStamp? StampBefore { get; init; }
-
-    /// <summary>The version that an undo took back.</summary>
+    /// <summary>The version that an undo took back, or whose undo a redo took back.</summary>
     public int? Undoes { get; init; }
 
     public required DateTime At { get; init; }
 
     public required Guid UserId { get; init; }
+}
+
+/// <summary>What takes a change of a lesson back. Kept until the lesson, or a later one of its group, is closed.</summary>
+public sealed class LessonUndo : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid LessonId { get; init; }
+
+    /// <summary>The version that the change made.</summary>
+    public required int Version { get; init; }
+
+    public required LessonEdits Inverse { get; init; }
+
+    /// <summary>What the lesson was made by before, where the change made it anew.</summary>
+    public LessonStamp? StampBefore { get; init; }
+}
+
+/// <summary>Edits as a stored document.</summary>
+public sealed record LessonEdits(ImmutableArray<LessonEdit> Edits)
+{
+    public static string Write(LessonEdits edits) => LessonEditing.Write(edits.Edits);
+
+    public static LessonEdits Read(string json) => new(LessonEditing.Read(json));
 }

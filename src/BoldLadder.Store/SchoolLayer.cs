@@ -46,6 +46,8 @@ public sealed class CoverPass : ISchoolOwned
 
     public required Guid GroupId { get; init; }
 
+    public required Guid LessonId { get; init; }
+
     public required DateOnly Date { get; init; }
 
     public required byte[] CodeHash { get; init; }

@@ -19,7 +19,7 @@ public interface ISchoolOwned
 }
 
 /// <summary>A school with its settings.</summary>
-public sealed class School : ISchoolOwned
+public sealed class StoredSchool : ISchoolOwned
 {
     public required Guid SchoolId { get; init; }
 
@@ -49,6 +49,9 @@ public sealed class School : ISchoolOwned
     public int CheckWeeks { get; set; } = 6;
 
     public int RecapWeeks { get; set; } = 2;
+
+    /// <summary>Another one each time what the school says of words changes; empty while it has said nothing.</summary>
+    public Guid WordsStamp { get; set; }
 }
 
 /// <summary>A date from outside by which something must be taught.</summary>

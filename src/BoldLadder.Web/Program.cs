@@ -1,3 +1,5 @@
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Words;
 using BoldLadder.Web.Audit;
 using BoldLadder.Web.Calendars;
 using BoldLadder.Web.Cover;
@@ -33,26 +35,15 @@ builder.Services.Configure<JsonOptions>(Reading.Strictly);
 builder.Services.AddProblemDetails(options => options.CustomizeProblemDetails = context =>
 {
     if (context.ProblemDetails.Type?.StartsWith("bold:", StringComparison.Ordinal) == true) return;
-    var (code, whatToDo) = Problem.ForStatus(context.ProblemDetails.Status ?? context.HttpContext.Response.StatusCode);
-    (context.ProblemDetails.Title, context.ProblemDetails.Type, context.ProblemDetails.Detail) = (code, $"bold:{code}", whatToDo);
+    var code = Problem.CodeOf(context.ProblemDetails.Status ?? context.HttpContext.Response.StatusCode);
+    (context.ProblemDetails.Title, context.ProblemDetails.Type, context.ProblemDetails.Detail) = (code, $"bold:{code}", Problem.WhatToDo(code));
 });
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = false);
 Failures.Add(builder.Services);
 builder.Services.AddSecurity(builder.Configuration);
 builder.Services.AddLimits();
-builder.Services.AddSingleton<WorkCache>();
-builder.Services.AddSingleton<Stamps>();
-builder.Services.AddSingleton<LadderStudy>();
+builder.Services.AddSchools(builder.Configuration);
 builder.Services.AddOpenApi(ApiDocument.NameTheSchool);
-builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton<Clock>();
-builder.Services.AddSingleton<WordData>();
-builder.Services.AddScoped<SchoolScope>();
-builder.Services.AddScoped<SchoolLexicon>();
-builder.Services.AddScoped<LessonMaking>();
-builder.Services.AddScoped<LessonChanges>();
-builder.Services.AddScoped<LadderWork>();
-builder.Services.AddScoped<Drafts>();
 
 var app = builder.Build();
 app.UseForwardedHeaders();
@@ -78,7 +69,6 @@ school.MapDrafts();
 school.MapCalendars();
 school.MapStyle();
 school.MapGroups();
-school.MapMats();
 school.MapLessons();
 school.MapWords();
 school.MapTemplates();
@@ -87,6 +77,7 @@ school.MapCoverPasses();
 school.MapAudit();
 
 app.MapHealth();
+app.MapBare();
 app.MapStaticAssets().AllowAnonymous();
 app.MapFallbackToFile("/", "index.html").AllowAnonymous();
 app.MapFallbackToFile("{*path:regex(^(?!api(/|$)).*$):nonfile}", "index.html").AllowAnonymous();

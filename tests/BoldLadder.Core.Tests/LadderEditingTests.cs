@@ -38,7 +38,7 @@ public class LadderEditingTests
         {
             return LadderEditing.Apply(ladder, steps).After;
         }
-        catch (LadderRefusedException)
+        catch (RefusedException)
         {
             return null;
         }
@@ -106,23 +106,23 @@ public class LadderEditingTests
         { new InsertRung(new RungDocument("new", "mine", ["sh=ʃ"], [], [], Kind: "review"), null), "teaches-on-a-quiet-day" },
         { new InsertRung(new RungDocument("new", "mine", [], [], [], Kind: "holiday"), null), "unknown-teaching" },
         { new InsertRung(new RungDocument("new", "mine", [], ["suffix-q"], []), null), "unknown-teaching" },
-        { new NameStage(Ids[1], ""), "bad-name" },
-        { new NameStage(Ids[1], new string('x', 121)), "bad-name" },
-        { new NameStage(Ids[1], "two\nlines"), "bad-name" },
-        { new PlaceTricky(" ", Ids[1]), "bad-name" },
+        { new NameStage(Ids[1], ""), "bad-name.rung" },
+        { new NameStage(Ids[1], new string('x', 121)), "bad-name.rung" },
+        { new NameStage(Ids[1], "two\nlines"), "bad-name.rung" },
+        { new PlaceTricky(" ", Ids[1]), "bad-name.rung" },
         { new TeachOn(Ids[1], ["a"], []), "unknown-teaching" },
     };
 
     [Theory]
     [MemberData(nameof(Refused))]
     public void A_step_that_cannot_be_done_is_refused_by_name(LadderStep step, string code) =>
-        Assert.Equal(code, Assert.Throws<LadderRefusedException>(() => LadderEditing.Apply(Twelve, [new NameStage(Ids[0], "changed"), step])).Code);
+        Assert.Equal(code, Assert.Throws<RefusedException>(() => LadderEditing.Apply(Twelve, [new NameStage(Ids[0], "changed"), step])).Code);
 
     [Fact]
     public void A_ladder_has_an_end()
     {
         var full = Twelve with { Rungs = [.. Enumerable.Range(0, LadderEditing.MostRungs).Select(i => Twelve.Rungs[0] with { Id = $"{i}" })] };
-        Assert.Equal("too-many-rungs", Assert.Throws<LadderRefusedException>(() => LadderEditing.Apply(full, [new InsertRung(new RungDocument("more", "mine", [], [], []), null)])).Code);
+        Assert.Equal("too-many-rungs", Assert.Throws<RefusedException>(() => LadderEditing.Apply(full, [new InsertRung(new RungDocument("more", "mine", [], [], []), null)])).Code);
         Assert.Equal(LadderEditing.MostRungs, LadderEditing.Apply(full with { Rungs = full.Rungs[1..] }, [new InsertRung(new RungDocument("more", "mine", [], [], []), null)]).After.Rungs.Length);
     }
 
@@ -162,7 +162,7 @@ public class LadderEditingTests
     {
         foreach (var rung in new[] { new RungDocument("new", "Stage", ["sh=ʃ"], [], [], text), new RungDocument("new", text, ["sh=ʃ"], [], []), new RungDocument("new", "Stage", ["sh=ʃ"], [], [], new string('x', 121)) })
         {
-            Assert.Equal("bad-name", Assert.Throws<LadderRefusedException>(() => LadderEditing.Apply(Given.LettersFirst, [new InsertRung(rung, null)])).Code);
+            Assert.Equal("bad-name.rung", Assert.Throws<RefusedException>(() => LadderEditing.Apply(Given.LettersFirst, [new InsertRung(rung, null)])).Code);
         }
     }
 }

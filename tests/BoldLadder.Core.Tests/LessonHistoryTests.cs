@@ -10,7 +10,7 @@ public class LessonHistoryTests
 {
     private static readonly DateOnly Day = new(2026, 11, 24);
 
-    private static Lesson Of(params LessonPart[] parts) => new(1, ["ee=iː"], [], [.. parts], []);
+    private static Lesson Of(params LessonPart[] parts) => new(Lesson.CurrentFormat, new LessonTitle("ee=iː", "ee", ""), ["ee=iː"], [], [.. parts], []);
 
     private static LessonPart Part(PartKind kind, params Activity[] activities) => new(kind, [.. activities]);
 

@@ -49,7 +49,7 @@ public class OneVerdictTests
             while (reader.Read()) if (reader.Kind == TokenKind.Word) read = check.Judge(reader.Token, reader.Kind);
 
             var sentence = new SentenceItem("a:b", false, $"The {written}.", [], [Reason.Of("by-hand")]);
-            var lesson = new Lesson(1, [], [], [new LessonPart(PartKind.Apply, [new Activity("a", ActivityKind.ReadSentence, ResponseMode.SayTogether, 0, [sentence])])], []);
+            var lesson = new Lesson(Lesson.CurrentFormat, new LessonTitle("a", "a", ""), [], [], [new LessonPart(PartKind.Apply, [new Activity("a", ActivityKind.ReadSentence, ResponseMode.SayTogether, 0, [sentence])])], []);
             var stored = LessonCheck.Problems(lesson, request.Before, request.After, tricky.Append("the").ToHashSet(), Given.Lexicon).SelectMany(p => p.Reasons).ToList();
 
             Assert.Equal(typed.Status.ToString(), read!.Status.ToString());

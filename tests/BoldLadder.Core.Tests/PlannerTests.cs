@@ -213,10 +213,23 @@ public class PlannerTests
         var lesson = LessonPlanner.Plan(Given.Request(20, 1));
         var written = LessonDocument.Write(lesson);
         Assert.Equal(written, LessonDocument.Write(LessonDocument.Read(written)));
-        Assert.Throws<FormatException>(() => LessonDocument.Read(written.Replace("\"format\":1", "\"format\":9", StringComparison.Ordinal)));
+        Assert.Throws<FormatException>(() => LessonDocument.Read(written.Replace($"\"format\":{Lesson.CurrentFormat}", "\"format\":9", StringComparison.Ordinal)));
         Assert.Throws<FormatException>(() => LessonDocument.Read("{"));
         var late = """{"format":1,"target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-pattern","response":"listen","seconds":1,"items":[{"id":"i","kept":false,"pattern":"suffix-s","$type":"pattern"}]}]}]}""";
         Assert.IsType<PatternItem>(LessonDocument.Read(late).Find("x")!.Items[0]);
+        Assert.Contains("items", Assert.Throws<FormatException>(() => LessonDocument.Read(late.Replace("\"items\"", "\"things\"", StringComparison.Ordinal))).Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("""{"format":1,"rungId":"ai=eɪ","target":["ai=eɪ","ay=eɪ"],"patterns":[],"notes":[],"parts":[]}""", "ai=eɪ", "ai ay")]
+    [InlineData("""{"format":1,"rungId":"r7","target":[],"patterns":["suffix-s"],"notes":[],"parts":[]}""", "r7", "suffix-s")]
+    [InlineData("""{"format":1,"rungId":"check-day","target":[],"patterns":[],"notes":[],"parts":[]}""", "check-day", "check-day")]
+    [InlineData("""{"format":1,"rungId":"r8","target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-tricky-word","response":"listen","seconds":1,"items":[]}]}]}""", "r8", "tricky-day")]
+    [InlineData("""{"format":1,"target":[],"patterns":[],"notes":[],"parts":[]}""", "", "review-day")]
+    public void A_lesson_of_the_first_format_is_given_its_title(string first, string rung, string label)
+    {
+        var lesson = LessonDocument.Read(first);
+        Assert.Equal((Lesson.CurrentFormat, new LessonTitle(rung, label, "")), (lesson.Format, lesson.Title));
     }
 
     [Fact]

@@ -30,7 +30,7 @@ public class ProgressTests
     {
         var log = new[] { Fact(0, "sh=ʃ ee=iː"), Fact(1, "a=æ d=d") };
         var reversed = Short with { Rungs = [.. Short.Rungs.Reverse()] };
-        var (before, after) = (new Progress(Short, log), new Progress(reversed, log));
+        var (before, after) = (new Progress(Short, Standing.Of(log)), new Progress(reversed, Standing.Of(log)));
         Assert.Equal(before.Correspondences, after.Correspondences);
         Assert.Equal(4, after.Correspondences.Count);
         Assert.Equal("m", before.Remaining[0].Label);
@@ -40,7 +40,7 @@ public class ProgressTests
     [Fact]
     public void A_day_ahead_counts_what_the_plan_teaches_until_then()
     {
-        var progress = new Progress(Short, [Fact(0, "a=æ d=d")]);
+        var progress = new Progress(Short, Standing.Of([Fact(0, "a=æ d=d")]));
         Assert.False(progress.Before(0, Leniencies.All, Accent.SouthernBritish).CanRead(Given.Word("map")));
         Assert.True(progress.Before(2, Leniencies.All, Accent.SouthernBritish).CanRead(Given.Word("map")));
         Assert.Equal(["p=p", "m=m"], progress.Newest(2).Take(2).Select(c => c.Notation));
@@ -49,7 +49,7 @@ public class ProgressTests
     [Fact]
     public void Recall_counts_lessons_since_something_was_taught_or_shown()
     {
-        var progress = new Progress(Short, [Fact(0, "a=æ d=d", words: "dad"), Fact(1, "m=m", seen: "a=æ"), Fact(2, "p=p")]);
+        var progress = new Progress(Short, Standing.Of([Fact(0, "a=æ d=d", words: "dad"), Fact(1, "m=m", seen: "a=æ"), Fact(2, "p=p")]));
         var recall = progress.MemoryAt(0).Seen;
         Assert.Equal((3, 2, 1), (recall[Correspondence.Parse("d=d")], recall[Correspondence.Parse("a=æ")], recall[Correspondence.Parse("p=p")]));
         Assert.Equal(3, progress.MemoryAt(0).Words["dad"]);
@@ -58,7 +58,7 @@ public class ProgressTests
     [Fact]
     public void Tricky_words_are_those_taught_and_those_planned_until_then()
     {
-        var progress = new Progress(Short, [Fact(0, "a=æ d=d", tricky: "the")]);
+        var progress = new Progress(Short, Standing.Of([Fact(0, "a=æ d=d", tricky: "the")]));
         Assert.Equal("the", Assert.Single(progress.TrickyBefore(0)));
         Assert.Equal(["the", "to"], progress.TrickyBefore(2).Order());
     }
@@ -80,23 +80,23 @@ public class ProgressTests
     {
         var review = new Rung("look-back", "letters", [], Patterns.None, [], null, RungKind.Review);
         var ladder = Short with { Rungs = Short.Rungs.Insert(1, review) };
-        Assert.Equal(review, new Progress(ladder, [Fact(0, "a=æ d=d")]).Remaining[0]);
-        Assert.Equal("m", new Progress(ladder, [Fact(0, "a=æ d=d"), Fact(1, "") with { RungId = "look-back" }]).Remaining[0].Label);
-        Assert.Equal("p", new Progress(ladder, [Fact(0, "a=æ d=d"), Fact(1, "m=m")]).Remaining[0].Label);
+        Assert.Equal(review, new Progress(ladder, Standing.Of([Fact(0, "a=æ d=d")])).Remaining[0]);
+        Assert.Equal("m", new Progress(ladder, Standing.Of([Fact(0, "a=æ d=d"), Fact(1, "") with { RungId = "look-back" }])).Remaining[0].Label);
+        Assert.Equal("p", new Progress(ladder, Standing.Of([Fact(0, "a=æ d=d"), Fact(1, "m=m")])).Remaining[0].Label);
     }
 
     [Fact]
     public void A_rung_of_tricky_words_alone_is_climbed_when_they_were_taught()
     {
         var ladder = Short with { Rungs = Short.Rungs.Insert(1, new Rung("tricky", "letters", [], Patterns.None, ["the", "no"], null)) };
-        Assert.Equal("tricky", new Progress(ladder, [Fact(0, "a=æ d=d", tricky: "the")]).Remaining[0].Id);
-        Assert.Equal("m", new Progress(ladder, [Fact(0, "a=æ d=d", tricky: "the no")]).Remaining[0].Label);
+        Assert.Equal("tricky", new Progress(ladder, Standing.Of([Fact(0, "a=æ d=d", tricky: "the")])).Remaining[0].Id);
+        Assert.Equal("m", new Progress(ladder, Standing.Of([Fact(0, "a=æ d=d", tricky: "the no")])).Remaining[0].Label);
     }
 
     [Fact]
     public void A_tricky_word_put_on_a_rung_that_was_passed_is_missed()
     {
-        Assert.Equal(["to"], new Progress(Short, [Fact(0, "a=æ d=d"), Fact(1, "m=m"), Fact(2, "p=p")]).MissedTricky);
-        Assert.Empty(new Progress(Short, [Fact(0, "a=æ d=d"), Fact(1, "m=m")]).MissedTricky);
+        Assert.Equal(["to"], new Progress(Short, Standing.Of([Fact(0, "a=æ d=d"), Fact(1, "m=m"), Fact(2, "p=p")])).MissedTricky);
+        Assert.Empty(new Progress(Short, Standing.Of([Fact(0, "a=æ d=d"), Fact(1, "m=m")])).MissedTricky);
     }
 }

@@ -38,7 +38,9 @@ public partial class RoomTests
     [Theory]
     [InlineData("Core", "")]
     [InlineData("Store", "Core")]
-    [InlineData("Web", "Core Store")]
+    [InlineData("School", "Core Store")]
+    [InlineData("Wording", "")]
+    [InlineData("Web", "Core School Store Wording")]
     [InlineData("Tool", "Core")]
     public void A_project_imports_only_what_the_map_says(string project, string may)
     {

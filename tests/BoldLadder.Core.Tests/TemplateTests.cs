@@ -38,12 +38,12 @@ public class TemplateTests
     {
         var shipped = LessonTemplate.Shipped(LessonDay.New, 20);
         LessonTemplate With(PartKind part, params Slot[] slots) => shipped with { Parts = [.. shipped.Parts.Select(p => p.Kind == part ? new TemplatePart(part, [.. slots]) : p)] };
-        Assert.Throws<FormatException>(() => With(PartKind.Practise).Checked());
-        Assert.Throws<FormatException>(() => With(PartKind.Revisit, new Slot([ActivityKind.NewCorrespondence], false, SlotNeed.Must, 1)).Checked());
-        Assert.Throws<FormatException>(() => With(PartKind.Revisit, new Slot([], false, SlotNeed.Must, 1)).Checked());
-        Assert.Throws<FormatException>(() => With(PartKind.Revisit, new Slot([ActivityKind.GraphemeCards], false, SlotNeed.Must, 99)).Checked());
-        Assert.Throws<FormatException>(() => (shipped with { Minutes = 17 }).Checked());
-        Assert.Throws<FormatException>(() => (shipped with { Parts = [.. shipped.Parts.Reverse()] }).Checked());
+        Assert.Throws<RefusedException>(() => With(PartKind.Practise).Checked());
+        Assert.Throws<RefusedException>(() => With(PartKind.Revisit, new Slot([ActivityKind.NewCorrespondence], false, SlotNeed.Must, 1)).Checked());
+        Assert.Throws<RefusedException>(() => With(PartKind.Revisit, new Slot([], false, SlotNeed.Must, 1)).Checked());
+        Assert.Throws<RefusedException>(() => With(PartKind.Revisit, new Slot([ActivityKind.GraphemeCards], false, SlotNeed.Must, 99)).Checked());
+        Assert.Throws<RefusedException>(() => (shipped with { Minutes = 17 }).Checked());
+        Assert.Throws<RefusedException>(() => (shipped with { Parts = [.. shipped.Parts.Reverse()] }).Checked());
         Assert.Throws<FormatException>(() => LessonTemplate.Read("{"));
     }
 
@@ -197,7 +197,7 @@ public class TemplateTests
     public void Every_word_to_be_taught_has_a_meaning_or_comes_from_a_word_that_children_know()
     {
         bool IsClear(Word word) => Given.Materials.Meanings.Has(word) || (word.Suffix is { } link && (Given.Lexicon.Find(link.Base)!.IsKnown || Given.Materials.Meanings.Has(Given.Word(link.Base))));
-        Assert.Empty(Given.Lexicon.ForLessons.Where(w => !w.IsKnown && !IsClear(w)));
+        Assert.DoesNotContain(Given.Lexicon.ForLessons, w => !w.IsKnown && !IsClear(w));
     }
 
     [Fact]

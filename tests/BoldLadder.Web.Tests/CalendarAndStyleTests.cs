@@ -5,11 +5,11 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
-using BoldLadder.Web.Calendars;
-using BoldLadder.Web.Groups;
-using BoldLadder.Web.Ladders;
-using BoldLadder.Web.Lessons;
-using BoldLadder.Web.Style;
+using BoldLadder.School.Calendars;
+using BoldLadder.School.Groups;
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Style;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 

@@ -1,3 +1,6 @@
+using BoldLadder.School.Schools;
+using BoldLadder.School.Words;
+using BoldLadder.School.Work;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
@@ -25,11 +28,10 @@ public sealed class DemoSchoolTests
         try
         {
             var today = DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture);
-            var configuration = new ConfigurationBuilder().AddInMemoryCollection([new("Today", day)]).Build();
             await using var provider = new ServiceCollection().AddLogging()
                 .AddDbContext<BoldContext>(o => DesignTimeFactory.Configure((DbContextOptionsBuilder<BoldContext>)o, TestSchool.Owner(school.Database)))
                 .AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>().Services
-                .AddSingleton<IConfiguration>(configuration).AddSingleton(TimeProvider.System).AddSingleton<Clock>().AddSingleton<WorkCache>().AddSingleton(school.App.Services.GetRequiredService<WordData>())
+                .AddSingleton(new Clock(TimeProvider.System, today)).AddSingleton(new WorkCache()).AddSingleton(school.App.Services.GetRequiredService<WordData>()).AddSingleton<SchoolLayers>()
                 .AddScoped<DemoSchool>().Configure<PasswordHasherOptions>(o => o.IterationCount = 1000).BuildServiceProvider();
             await provider.GetRequiredService<DemoSchool>().Load(accounts);
 

@@ -2,10 +2,10 @@ using System.Net;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Editing;
-using BoldLadder.Web.Calendars;
-using BoldLadder.Web.Groups;
-using BoldLadder.Web.Ladders;
-using BoldLadder.Web.Lessons;
+using BoldLadder.School.Calendars;
+using BoldLadder.School.Groups;
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Lessons;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 

@@ -17,6 +17,9 @@ public sealed class EndpointTests : IAsyncLifetime
     private readonly Operations operations = new();
     private TestSchool school = null!;
 
+    /// <summary>A lesson of the Kestrels, where a test opens one.</summary>
+    private Guid lesson = Guid.NewGuid();
+
     public async Task InitializeAsync() => school = await TestSchool.Open();
 
     public async Task DisposeAsync() => await school.DisposeAsync();
@@ -27,7 +30,7 @@ public sealed class EndpointTests : IAsyncLifetime
 
         public bool InSchool => Pattern.GetParameter("schoolId") is not null;
 
-        public bool InGroup => Pattern.GetParameter("groupId") is not null;
+        public bool InGroup => Pattern.GetParameter("groupId") is not null || Pattern.GetParameter("lessonId") is not null;
 
         public bool TakesBody { get; init; }
 
@@ -59,6 +62,7 @@ public sealed class EndpointTests : IAsyncLifetime
         {
             "schoolId" => school.School.ToString(),
             "groupId" => school.Kestrels.ToString(),
+            "lessonId" => lesson.ToString(),
             "ladderId" => school.Ladder.ToString(),
             "version" => "1",
             "rungId" => "n=n",
@@ -85,6 +89,7 @@ public sealed class EndpointTests : IAsyncLifetime
     [Fact]
     public async Task Another_schools_lead_finds_nothing()
     {
+        lesson = (await (await school.As("lead")).Open(school.Kestrels, TestSchool.Today)).Id;
         var other = await school.As("other");
         foreach (var target in Targets().Where(t => t.InSchool))
         {
@@ -95,7 +100,7 @@ public sealed class EndpointTests : IAsyncLifetime
     [Fact]
     public async Task A_teacher_of_another_group_finds_nothing()
     {
-        await (await school.As("lead")).Open(school.Kestrels, TestSchool.Today);
+        lesson = (await (await school.As("lead")).Open(school.Kestrels, TestSchool.Today)).Id;
         var teacher = await school.As("teacher");
         foreach (var target in Targets().Where(t => t.InGroup))
         {

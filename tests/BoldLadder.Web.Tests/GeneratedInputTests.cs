@@ -4,12 +4,12 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using BoldLadder.Core.Randomness;
-using BoldLadder.Web.Calendars;
-using BoldLadder.Web.Ladders;
-using BoldLadder.Web.Lessons;
-using BoldLadder.Web.Style;
-using BoldLadder.Web.Templates;
-using BoldLadder.Web.Words;
+using BoldLadder.School.Calendars;
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Style;
+using BoldLadder.School.Templates;
+using BoldLadder.School.Words;
 using Xunit;
 using Xunit.Abstractions;
 
@@ -29,13 +29,14 @@ public sealed class GeneratedInputTests(ITestOutputHelper output) : IAsyncLifeti
     private readonly Dictionary<HttpStatusCode, int> answers = [];
     private readonly List<string> wrong = [];
     private TestSchool school = null!;
+    private Guid lesson;
     private TestClient lead = null!;
 
     public async Task InitializeAsync()
     {
         school = await TestSchool.Open();
         lead = await school.As("lead");
-        await lead.Open(school.Kestrels, TestSchool.Today);
+        lesson = (await lead.Open(school.Kestrels, TestSchool.Today)).Id;
         await lead.Send(HttpMethod.Put, $"/api/schools/{school.School}/ladders/{school.Ladder}/draft");
         // Fields that must mean something for a request to get anywhere.
         foreach (var (name, value) in new (string, JsonNode?)[]
@@ -170,6 +171,7 @@ public sealed class GeneratedInputTests(ITestOutputHelper output) : IAsyncLifeti
         {
             "schoolId" => school.School.ToString(),
             "groupId" => school.Kestrels.ToString(),
+            "lessonId" => lesson.ToString(),
             "ladderId" => school.Ladder.ToString(),
             "version" or "weeks" or "days" or "weekday" or "to" => "1",
             "date" => "2026-11-24",

@@ -164,7 +164,7 @@ public sealed class HeaderTests : IAsyncLifetime
     public async Task Numbers_in_place_of_names_are_refused_and_nothing_of_them_is_stored()
     {
         var lesson = await lead.Open(school.Otters, TestSchool.Today);
-        var closing = lead.Lesson(school.Otters, TestSchool.Today) + "/closing";
+        var closing = lead.Lesson(lesson.Id) + "/closing";
         await TestClient.Problem(await lead.Send(HttpMethod.Post, closing, raw: $$"""{"entryId":"{{Guid.NewGuid()}}","outcome":99}""", version: lesson.Version), HttpStatusCode.BadRequest);
         await TestClient.Problem(await lead.Send(HttpMethod.Put, $"/api/schools/{school.School}/words/ship/verdict", raw: """{"verdict":-1,"reason":"x"}""", stamp: "x"), HttpStatusCode.BadRequest);
         Assert.Equal(0, await school.AsOwner(s => s.TeachingLog.CountAsync(e => e.Date == TestSchool.Today)));

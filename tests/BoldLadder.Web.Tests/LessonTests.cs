@@ -3,10 +3,10 @@ using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
-using BoldLadder.Web.Calendars;
-using BoldLadder.Web.Groups;
-using BoldLadder.Web.Ladders;
-using BoldLadder.Web.Lessons;
+using BoldLadder.School.Calendars;
+using BoldLadder.School.Groups;
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Lessons;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 
@@ -91,16 +91,67 @@ public sealed class LessonTests : IAsyncLifetime
     {
         var lesson = await lead.Open(school.Otters, Today);
         var first = lesson.Lesson.Find("practise-read")!.Items[0].Id;
-        var kept = await TestClient.Read<LessonView>(await lead.Change(lesson, LessonCommandType.Keep, item: first, kept: true));
-        var others = await TestClient.Read<LessonView>(await lead.Change(kept, LessonCommandType.ChooseOthers, activity: "practise-read"));
+        var kept = await TestClient.Read<LessonView>(await lead.Change(lesson, new KeepItem(first)));
+        var others = await TestClient.Read<LessonView>(await lead.Change(kept, new ChooseOthers("practise-read")));
         Assert.Contains(others.Lesson.Find("practise-read")!.Items, i => i.Id == first && i.Kept);
         Assert.NotEqual(Words(kept), Words(others));
-        var back = await TestClient.Read<LessonView>(await lead.Change(others, LessonCommandType.Undo));
+        var back = await TestClient.Read<LessonView>(await lead.Change(others, new UndoChange()));
         Assert.Equal(Words(kept), Words(back));
-        var further = await TestClient.Read<LessonView>(await lead.Change(back, LessonCommandType.Undo));
+        var further = await TestClient.Read<LessonView>(await lead.Change(back, new UndoChange()));
         Assert.DoesNotContain(further.Lesson.Activities.SelectMany(a => a.Items), i => i.Kept);
         Assert.Equal((5, false), (further.Version, further.CanUndo));
-        await TestClient.Problem(await lead.Change(further, LessonCommandType.Undo), HttpStatusCode.Conflict);
+        await TestClient.Problem(await lead.Change(further, new UndoChange()), HttpStatusCode.Conflict);
+    }
+
+    [Fact]
+    public async Task What_was_taken_back_can_be_done_again_until_something_else_is_done()
+    {
+        var lesson = await lead.Open(school.Otters, Today);
+        var others = await lead.Changed(lesson, new ChooseOthers("practise-read"));
+        var back = await lead.Changed(others, new UndoChange());
+        Assert.Equal((false, true), (back.CanUndo, back.CanRedo));
+        var again = await lead.Changed(back, new RedoChange());
+        Assert.Equal(Words(others), Words(again));
+        Assert.Equal((true, false), (again.CanUndo, again.CanRedo));
+        var backAgain = await lead.Changed(again, new UndoChange());
+        Assert.Equal(Words(lesson), Words(backAgain));
+        var noted = await lead.Changed(backAgain, new SetRemark("Hall."));
+        Assert.False(noted.CanRedo);
+        await TestClient.Problem(await lead.Change(noted, new RedoChange()), HttpStatusCode.Conflict);
+    }
+
+    [Fact]
+    public async Task A_person_takes_back_what_is_theirs_and_what_others_did_elsewhere_stays()
+    {
+        var teacher = await school.As("teacher");
+        var lesson = await lead.Open(school.Otters, Today);
+        var others = await lead.Changed(lesson, new ChooseOthers("practise-read"));
+        var noted = await teacher.Changed(others, new SetRemark("Hall at ten."));
+        var back = await lead.Changed(noted, new UndoChange());
+        Assert.Equal(Words(lesson), Words(back));
+        Assert.Equal("Hall at ten.", back.Lesson.Remark);
+        Assert.False(back.CanUndo);
+        var theirs = await TestClient.Read<LessonView>(await teacher.Send(HttpMethod.Get, teacher.Lesson(lesson.Id)));
+        Assert.True(theirs.CanUndo);
+
+        // The same activity changed by both: neither is lost, and the refusal says what came after.
+        var mine = await lead.Changed(back, new ChooseOthers("practise-read"));
+        var item = mine.Lesson.Find("practise-read")!.Items[0].Id;
+        var after = await teacher.Changed(mine, new ReplaceItem(item));
+        var problem = await TestClient.Problem(await lead.Change(after, new UndoChange()), HttpStatusCode.Conflict);
+        Assert.Equal("replace-one", problem.GetProperty("since").EnumerateArray().Single().GetProperty("command").GetString());
+    }
+
+    [Fact]
+    public async Task What_takes_changes_back_is_kept_until_the_lesson_is_over()
+    {
+        var lesson = await lead.Changed(await lead.Open(school.Otters, Today), new ChooseOthers("practise-read"));
+        await lead.Changed(await lead.Open(school.Otters, Today.AddDays(1)), new SetRemark("Tomorrow."));
+        Assert.Equal(2, await school.AsOwner(s => s.LessonUndos.CountAsync()));
+        await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.Taught));
+        var kept = Assert.Single(await school.AsOwner(s => s.LessonUndos.ToListAsync()));
+        Assert.NotEqual(lesson.Id, kept.LessonId);
+        Assert.Equal(["choose-others", "close"], await school.AsOwner(s => s.LessonChanges.Where(c => c.LessonId == lesson.Id).OrderBy(c => c.Version).Select(c => c.Command).ToListAsync()));
     }
 
     [Fact]
@@ -108,7 +159,7 @@ public sealed class LessonTests : IAsyncLifetime
     {
         var lesson = await lead.Open(school.Otters, Today);
         var item = lesson.Lesson.Find("practise-read")!.Items[1].Id;
-        var changed = await TestClient.Read<LessonView>(await lead.Change(lesson, LessonCommandType.ReplaceOne, item: item));
+        var changed = await TestClient.Read<LessonView>(await lead.Change(lesson, new ReplaceItem(item)));
         Assert.DoesNotContain(changed.Lesson.Find("practise-read")!.Items, i => i.Id == item);
         Assert.Equal(Words(lesson).Length - 1, Words(lesson).Intersect(Words(changed)).Count());
         Assert.Empty(changed.Problems);
@@ -119,8 +170,8 @@ public sealed class LessonTests : IAsyncLifetime
     {
         var lesson = await lead.Open(school.Otters, Today);
         var teacher = await school.As("teacher");
-        await TestClient.Read<LessonView>(await teacher.Change(lesson, LessonCommandType.ChooseOthers, activity: "practise-read"));
-        var problem = await TestClient.Problem(await lead.Change(lesson, LessonCommandType.ChooseOthers, activity: "revisit-cards"), HttpStatusCode.Conflict);
+        await TestClient.Read<LessonView>(await teacher.Change(lesson, new ChooseOthers("practise-read")));
+        var problem = await TestClient.Problem(await lead.Change(lesson, new ChooseOthers("revisit-cards")), HttpStatusCode.Conflict);
         Assert.Equal("bold:changed-meanwhile", problem.GetProperty("type").GetString());
         var since = problem.GetProperty("since").EnumerateArray().Single();
         Assert.Equal(("choose-others", "practise-read"), (since.GetProperty("command").GetString(), since.GetProperty("subject").GetString()));
@@ -131,10 +182,10 @@ public sealed class LessonTests : IAsyncLifetime
     public async Task A_change_without_a_version_or_of_an_unknown_item_is_refused()
     {
         var lesson = await lead.Open(school.Otters, Today);
-        await TestClient.Problem(await lead.Send(HttpMethod.Post, lead.Lesson(school.Otters, Today) + "/commands", new LessonCommand(LessonCommandType.Undo, null, null, null)), (HttpStatusCode)428);
-        await TestClient.Problem(await lead.Change(lesson, LessonCommandType.Keep, item: "practise-read:nonesuch"), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Change(lesson, LessonCommandType.ChooseOthers, activity: "no-such-activity"), HttpStatusCode.UnprocessableEntity);
-        var nothing = await TestClient.Problem(await lead.Change(lesson, LessonCommandType.ChooseOthers, activity: "teach-correspondence"), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(await lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/commands", new UndoChange()), (HttpStatusCode)428);
+        await TestClient.Problem(await lead.Change(lesson, new KeepItem("practise-read:nonesuch")), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(await lead.Change(lesson, new ChooseOthers("no-such-activity")), HttpStatusCode.UnprocessableEntity);
+        var nothing = await TestClient.Problem(await lead.Change(lesson, new ChooseOthers("teach-correspondence")), HttpStatusCode.UnprocessableEntity);
         Assert.Equal("bold:no-others", nothing.GetProperty("type").GetString());
         Assert.Equal(1, (await lead.Open(school.Otters, Today)).Version);
     }
@@ -148,7 +199,7 @@ public sealed class LessonTests : IAsyncLifetime
         await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.Taught, entry: entry));
         Assert.Equal(LessonStatus.Taught, closed.Status);
         Assert.Equal(1, await school.AsOwner(s => s.TeachingLog.CountAsync(e => e.Date == Today)));
-        var frozen = await TestClient.Problem(await lead.Change(closed, LessonCommandType.ChooseOthers, activity: "practise-read"), HttpStatusCode.Conflict);
+        var frozen = await TestClient.Problem(await lead.Change(closed, new ChooseOthers("practise-read")), HttpStatusCode.Conflict);
         Assert.Equal("bold:lesson-closed", frozen.GetProperty("type").GetString());
         Assert.Equal("f", (await lead.Open(school.Otters, Today.AddDays(1))).RungLabel);
         Assert.Equal(13, (await Group()).RungsTaught);

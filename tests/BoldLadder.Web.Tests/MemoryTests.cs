@@ -1,5 +1,5 @@
 using BoldLadder.Core.Words;
-using BoldLadder.Web.Words;
+using BoldLadder.School.Words;
 using Xunit;
 
 namespace BoldLadder.Web.Tests;

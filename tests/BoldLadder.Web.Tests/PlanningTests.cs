@@ -5,12 +5,12 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Words;
 using BoldLadder.Store;
-using BoldLadder.Web.Calendars;
-using BoldLadder.Web.Cover;
-using BoldLadder.Web.Lessons;
-using BoldLadder.Web.Templates;
-using BoldLadder.Web.Weeks;
-using BoldLadder.Web.Words;
+using BoldLadder.School.Calendars;
+using BoldLadder.School.Cover;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Templates;
+using BoldLadder.School.Weeks;
+using BoldLadder.School.Words;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 
@@ -47,7 +47,7 @@ public sealed class PlanningTests : IAsyncLifetime
     public async Task A_week_shows_what_each_day_brings_what_is_planned_and_what_was_changed()
     {
         var lesson = await lead.Open(school.Otters, Today);
-        await lead.Changed(lesson, new LessonCommand(LessonCommandType.SetRemark, Text: "Hall today."));
+        await lead.Changed(lesson, new SetRemark("Hall today."));
         var week = await lead.Get<WeekView>(Api($"weeks/{Today:yyyy-MM-dd}?weeks=2"));
         Assert.Equal((10, DayOfWeek.Monday), (week.Days.Count, week.From.DayOfWeek));
         var otters = week.Groups.Single(g => g.Name == "Otters");
@@ -121,8 +121,8 @@ public sealed class PlanningTests : IAsyncLifetime
     public async Task A_cover_link_opens_its_lesson_on_its_day_only_and_without_the_teachers_note()
     {
         var lesson = await lead.Open(school.Otters, Today);
-        await lead.Changed(lesson, new LessonCommand(LessonCommandType.SetRemark, Text: "For me alone."));
-        var pass = await TestClient.Read<CoverPassView>(await lead.Send(HttpMethod.Post, lead.Lesson(school.Otters, Today) + "/cover"));
+        await lead.Changed(lesson, new SetRemark("For me alone."));
+        var pass = await TestClient.Read<CoverPassView>(await lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/cover"));
         var stranger = await school.As(null);
         var view = await TestClient.Read<CoverView>(await stranger.Send(HttpMethod.Post, "/api/cover", new { key = pass.Key }));
         Assert.Equal(("Otters", Today, null), (view.GroupName, view.Date, view.Lesson.Remark));
@@ -140,10 +140,10 @@ public sealed class PlanningTests : IAsyncLifetime
     [Fact]
     public async Task Cover_can_be_ended_and_is_not_given_for_a_day_without_a_lesson()
     {
-        await TestClient.Problem(await lead.Send(HttpMethod.Post, lead.Lesson(school.Otters, Today) + "/cover"), HttpStatusCode.NotFound);
-        await lead.Open(school.Otters, Today);
-        var pass = await TestClient.Read<CoverPassView>(await lead.Send(HttpMethod.Post, lead.Lesson(school.Otters, Today) + "/cover"));
-        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, lead.Lesson(school.Otters, Today) + "/cover")).StatusCode);
+        await TestClient.Problem(await lead.Send(HttpMethod.Post, lead.Lesson(Guid.NewGuid()) + "/cover"), HttpStatusCode.NotFound);
+        var lesson = await lead.Open(school.Otters, Today);
+        var pass = await TestClient.Read<CoverPassView>(await lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/cover"));
+        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, lead.Lesson(lesson.Id) + "/cover")).StatusCode);
         await TestClient.Problem(await (await school.As(null)).Send(HttpMethod.Post, "/api/cover", new { key = pass.Key }), HttpStatusCode.Forbidden);
     }
 

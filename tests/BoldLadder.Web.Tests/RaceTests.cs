@@ -7,12 +7,12 @@ using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Words;
-using BoldLadder.Web.Calendars;
-using BoldLadder.Web.Ladders;
-using BoldLadder.Web.Lessons;
-using BoldLadder.Web.Style;
-using BoldLadder.Web.Templates;
-using BoldLadder.Web.Words;
+using BoldLadder.School.Calendars;
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Style;
+using BoldLadder.School.Templates;
+using BoldLadder.School.Words;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 
@@ -119,8 +119,8 @@ public sealed class RaceTests : IAsyncLifetime
     [Fact]
     public async Task Cover_given_ten_times_at_once_leaves_one_link()
     {
-        await lead.Open(school.Otters, TestSchool.Today);
-        Assert.All(await AtOnce(10, _ => lead.Send(HttpMethod.Post, lead.Lesson(school.Otters, TestSchool.Today) + "/cover")), s => Assert.Equal(HttpStatusCode.OK, s));
+        var lesson = await lead.Open(school.Otters, TestSchool.Today);
+        Assert.All(await AtOnce(10, _ => lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/cover")), s => Assert.Equal(HttpStatusCode.OK, s));
         Assert.Equal(1, await school.AsOwner(s => s.CoverPasses.CountAsync(p => !p.Ended)));
     }
 
@@ -128,8 +128,8 @@ public sealed class RaceTests : IAsyncLifetime
     public async Task A_cover_link_ends_with_its_givers_role_and_its_opening_is_recorded()
     {
         var teacher = await school.As("teacher");
-        await teacher.Open(school.Otters, TestSchool.Today);
-        var pass = await TestClient.Read<Cover.CoverPassView>(await teacher.Send(HttpMethod.Post, teacher.Lesson(school.Otters, TestSchool.Today) + "/cover"));
+        var lesson = await teacher.Open(school.Otters, TestSchool.Today);
+        var pass = await TestClient.Read<School.Cover.CoverPassView>(await teacher.Send(HttpMethod.Post, teacher.Lesson(lesson.Id) + "/cover"));
         var stranger = await school.As(null);
         Assert.Equal(HttpStatusCode.OK, (await stranger.Send(HttpMethod.Post, "/api/cover", new { key = pass.Key })).StatusCode);
         Assert.Equal(1, await school.AsOwner(s => s.Audit.CountAsync(a => a.Action == "cover-opened")));
@@ -144,7 +144,7 @@ public sealed class RaceTests : IAsyncLifetime
         var entry = Guid.CreateVersion7();
         await TestClient.Read<LessonView>(await lead.Close(otters, LessonOutcome.Taught, entry: entry));
         Assert.Equal("bold:id-taken", (await TestClient.Problem(await lead.Close(kestrels, LessonOutcome.Taught, entry: entry), HttpStatusCode.UnprocessableEntity)).GetProperty("type").GetString());
-        var late = await TestClient.Problem(await deputy.Change(otters, LessonCommandType.PlanAgain), HttpStatusCode.Conflict);
+        var late = await TestClient.Problem(await deputy.Change(otters, new PlanAgain()), HttpStatusCode.Conflict);
         Assert.Equal("close", Assert.Single(late.GetProperty("since").EnumerateArray()).GetProperty("command").GetString());
     }
 

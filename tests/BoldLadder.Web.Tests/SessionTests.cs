@@ -260,11 +260,11 @@ public sealed class SessionTests : IAsyncLifetime
         await SignIn(await school.As(null), "teacher@test.example", Wrong);
         await SignIn(await school.As(null), "stranger@test.example", Wrong);
         await teacher.Send(HttpMethod.Delete, "/api/session");
-        var audit = await (await school.As("lead")).Get<Audit.AuditView>($"/api/schools/{school.School}/audit");
+        var audit = await (await school.As("lead")).Get<School.Audit.AuditView>($"/api/schools/{school.School}/audit");
         Assert.Equal(["signed-out", "sign-in-failed", "signed-in"], audit.Lines.Where(l => l.Who == "teacher").Select(l => l.Action));
         Assert.Equal(1, await school.AsOwner(s => s.AccountEvents.CountAsync(e => e.UserId == null)));
         // Another school's lead sees only who belongs there.
-        var other = await (await school.As("other")).Get<Audit.AuditView>($"/api/schools/{school.OtherSchool}/audit");
+        var other = await (await school.As("other")).Get<School.Audit.AuditView>($"/api/schools/{school.OtherSchool}/audit");
         Assert.Equal(["other"], other.Lines.Select(l => l.Who).Distinct());
     }
 

@@ -5,7 +5,7 @@ using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
-using BoldLadder.Web.Lessons;
+using BoldLadder.School.Lessons;
 using BoldLadder.Web.Session;
 
 namespace BoldLadder.Web.Tests;
@@ -22,11 +22,13 @@ public sealed class TestClient(HttpClient http, TestSchool school)
 
     public string Lesson(Guid group, DateOnly date) => $"/api/schools/{school.School}/groups/{group}/lessons/{date:yyyy-MM-dd}";
 
+    public string Lesson(Guid id) => $"/api/schools/{school.School}/lessons/{id}";
+
     public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, string? raw = null, int? version = null, bool withToken = true, string? stamp = null)
     {
         using var request = new HttpRequestMessage(method, path);
         if (raw is not null) request.Content = new StringContent(raw, Encoding.UTF8, "application/json");
-        else if (body is not null) request.Content = JsonContent.Create(body, options: TestSchool.Json);
+        else if (body is not null) request.Content = JsonContent.Create(body, body is LessonCommand ? typeof(LessonCommand) : body.GetType(), options: TestSchool.Json);
         if ((stamp ?? version?.ToString(CultureInfo.InvariantCulture)) is { } seen) request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{seen}\""));
         if (method != HttpMethod.Get && withToken)
         {
@@ -42,17 +44,14 @@ public sealed class TestClient(HttpClient http, TestSchool school)
 
     public async Task<LessonView> Open(Guid group, DateOnly date) => await Read<LessonView>(await Send(HttpMethod.Put, Lesson(group, date)));
 
-    public Task<HttpResponseMessage> Change(LessonView lesson, LessonCommandType type, string? activity = null, string? item = null, bool? kept = null) =>
-        Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/commands", new LessonCommand(type, activity, item, kept), version: lesson.Version);
-
     public Task<HttpResponseMessage> Change(LessonView lesson, LessonCommand command) =>
-        Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/commands", command, version: lesson.Version);
+        Send(HttpMethod.Post, Lesson(lesson.Id) + "/commands", command, version: lesson.Version);
 
     /// <summary>Changes a lesson and gives it as it is then.</summary>
     public async Task<LessonView> Changed(LessonView lesson, LessonCommand command) => await Read<LessonView>(await Change(lesson, command));
 
     public Task<HttpResponseMessage> Close(LessonView lesson, LessonOutcome outcome, string? stoppedAt = null, Guid? entry = null) =>
-        Send(HttpMethod.Post, Lesson(lesson.GroupId, lesson.Date) + "/closing", new CloseRequest(entry ?? Guid.CreateVersion7(), outcome, stoppedAt), version: lesson.Version);
+        Send(HttpMethod.Post, Lesson(lesson.Id) + "/closing", new CloseRequest(entry ?? Guid.CreateVersion7(), outcome, stoppedAt), version: lesson.Version);
 
     public static async Task<T> Read<T>(HttpResponseMessage answer)
     {

@@ -4,6 +4,7 @@ using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
+using BoldLadder.School.Words;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
@@ -32,7 +33,7 @@ public sealed class TestSchool : IAsyncDisposable
     private const string Template = "bold_template";
     private static readonly SemaphoreSlim TemplateLock = new(1, 1);
     private static bool templateReady;
-    private static readonly Lazy<WordData> Words = new(() => new WordData(new Microsoft.Extensions.Configuration.ConfigurationBuilder().Build()));
+    private static readonly Lazy<WordData> Words = new(() => new WordData());
 
     private readonly string database;
 
@@ -152,6 +153,7 @@ public sealed class TestSchool : IAsyncDisposable
             await Sql("postgres", $"drop database if exists {Template} with (force)");
             await Sql("postgres", $"create database {Template}");
             await using (var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), Owner(Template)).Options)) await store.Database.MigrateAsync();
+            if (Partitioned.Wanted) await Sql(Template, Partitioned.Sql);
             NpgsqlConnection.ClearAllPools();
             templateReady = true;
         }
@@ -171,7 +173,7 @@ public sealed class TestSchool : IAsyncDisposable
         var users = provider.GetRequiredService<UserManager<User>>();
         foreach (var id in new[] { School, OtherSchool })
         {
-            store.Schools.Add(new School { SchoolId = id, Name = $"School {id:N}", TimeZone = "Europe/London", Accent = "southern-british", Language = "en-GB", SpellingVariety = "en-GB", PaperSize = "A4", ReviewWeeks = 0, CheckWeeks = 0, RecapWeeks = 0 });
+            store.Schools.Add(new StoredSchool { SchoolId = id, Name = $"School {id:N}", TimeZone = "Europe/London", Accent = "southern-british", Language = "en-GB", SpellingVariety = "en-GB", PaperSize = "A4", ReviewWeeks = 0, CheckWeeks = 0, RecapWeeks = 0 });
             store.Terms.Add(new Term { SchoolId = id, Id = Guid.CreateVersion7(), Name = "Term", First = Today.AddDays(-60), Last = Today.AddDays(60) });
         }
         var lead = await Person(users, "lead");

@@ -2,7 +2,7 @@ using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
-using BoldLadder.Web.Lessons;
+using BoldLadder.School.Lessons;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Npgsql;
@@ -85,7 +85,7 @@ public sealed class TimeTests : IAsyncLifetime
             Assert.NotNull(broken.ExpectedRung);
 
             // One command makes it whole again, for the rung that now comes.
-            var again = await TestClient.Read<LessonView>(await lead.Change(broken, LessonCommandType.PlanAgain));
+            var again = await TestClient.Read<LessonView>(await lead.Change(broken, new PlanAgain()));
             Assert.Empty(again.Problems);
             Assert.Equal((broken.ExpectedRung, null), (again.RungLabel, again.ExpectedRung));
         }

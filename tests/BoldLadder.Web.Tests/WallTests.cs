@@ -2,7 +2,7 @@ using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Store;
-using BoldLadder.Web.Ladders;
+using BoldLadder.School.Ladders;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 

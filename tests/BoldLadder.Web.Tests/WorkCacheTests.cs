@@ -1,5 +1,5 @@
+using BoldLadder.School.Work;
 using BoldLadder.Web.Setup;
-using Microsoft.Extensions.Configuration;
 using Xunit;
 
 namespace BoldLadder.Web.Tests;
@@ -7,7 +7,7 @@ namespace BoldLadder.Web.Tests;
 /// <summary>What is kept is bounded, made once, and never of another state.</summary>
 public sealed class WorkCacheTests : IDisposable
 {
-    private readonly WorkCache cache = new(new ConfigurationBuilder().AddInMemoryCollection([new("CacheMegabytes", "1")]).Build());
+    private readonly WorkCache cache = new(megabytes: 1);
 
     public void Dispose() => cache.Dispose();
 

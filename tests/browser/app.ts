@@ -14,7 +14,7 @@ export function accountOf(who: Who): { email: string; password: string } {
 
 export async function signIn(page: Page, who: Who = 'lead') {
   const { email, password } = accountOf(who);
-  if (!page.url().endsWith('/sign-in')) await page.goto('/sign-in');
+  if (new URL(page.url(), 'http://x').pathname !== '/sign-in') await page.goto('/sign-in');
   await page.getByLabel('Email address').fill(email);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
-import { expect, openLesson, signIn, test } from './app.js';
+import { expect, fromAccount, openLesson, signIn, test } from './app.js';
 
 const freePort = () =>
   new Promise<number>((done) => {
@@ -48,6 +48,34 @@ test.describe('with a server of its own', () => {
     expect(requests).toEqual([]);
     const face = await page.evaluate(() => document.fonts.check('96px Andika', 'a'));
     expect(face).toBe(true);
+  });
+});
+
+test.describe('with what was kept', () => {
+  test.use({ serviceWorkers: 'allow', expectedErrors: [/ERR_INTERNET_DISCONNECTED|ERR_FAILED/] });
+
+  test('the board comes back after a reload without network, and nothing of it is left after signing out', async ({ page, context }) => {
+    await signIn(page);
+    await openLesson(page, 'Badgers');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    // Once more under the eyes of the worker, so that what the board needs goes through it.
+    await page.goto(`${page.url()}/board`);
+    await page.waitForSelector('.board-stage');
+    await page.waitForLoadState('networkidle');
+    await page.reload();
+    await page.waitForSelector('.board-stage');
+    await page.waitForLoadState('networkidle');
+    await context.setOffline(true);
+    await page.reload();
+    await page.waitForSelector('.board-stage');
+    await page.keyboard.press(' ');
+    await expect(page.locator('.board-grapheme')).toBeVisible();
+
+    await context.setOffline(false);
+    await page.goto('/');
+    await fromAccount(page, 'Sign out');
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    expect(await page.evaluate(() => caches.has('bold-lessons'))).toBe(false);
   });
 });
 

@@ -1,50 +1,56 @@
+import { lazy, Suspense, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
-import { AuditPage } from './audit/AuditPage';
-import { BoardPage } from './board/BoardPage';
-import { CoverPage } from './cover/CoverPage';
-import { WordsPage } from './explorer/WordsPage';
-import { GatherPage } from './gather/GatherPage';
-import { TemplatesPage } from './templates/TemplatesPage';
-import { WeekPage } from './week/WeekPage';
-import { CalendarPage } from './calendar/CalendarPage';
-import { GroupsPage } from './groups/GroupsPage';
-import { LadderPage } from './ladder/LadderPage';
-import { LessonPage } from './lesson/LessonPage';
-import { LessonPrint } from './lesson/LessonPrint';
-import { MatPage } from './mat/MatPage';
 import { RequireSession } from './session/RequireSession';
-import { SignInPage } from './session/SignInPage';
-import { AboutPage } from './shell/AboutPage';
+import { Loading } from './shell/Loading';
 import { NoPage } from './shell/NoPage';
 import { Shell } from './shell/Shell';
-import { StylePage } from './style/StylePage';
+
+/** A page that is fetched when it is first gone to. */
+const page = <K extends string>(name: K, fetch: () => Promise<Record<K, ComponentType>>) => lazy(async () => ({ default: (await fetch())[name] }));
+
+const AboutPage = page('AboutPage', () => import('./shell/AboutPage'));
+const AuditPage = page('AuditPage', () => import('./audit/AuditPage'));
+const BoardPage = page('BoardPage', () => import('./board/BoardPage'));
+const CalendarPage = page('CalendarPage', () => import('./calendar/CalendarPage'));
+const CoverPage = page('CoverPage', () => import('./cover/CoverPage'));
+const GatherPage = page('GatherPage', () => import('./gather/GatherPage'));
+const GroupsPage = page('GroupsPage', () => import('./groups/GroupsPage'));
+const LadderPage = page('LadderPage', () => import('./ladder/LadderPage'));
+const LessonPage = page('LessonPage', () => import('./lesson/LessonPage'));
+const LessonPrint = page('LessonPrint', () => import('./lesson/LessonPrint'));
+const MatPage = page('MatPage', () => import('./mat/MatPage'));
+const StylePage = page('StylePage', () => import('./style/StylePage'));
+const TemplatesPage = page('TemplatesPage', () => import('./templates/TemplatesPage'));
+const WeekPage = page('WeekPage', () => import('./week/WeekPage'));
+const WordsPage = page('WordsPage', () => import('./explorer/WordsPage'));
 
 export function App() {
   return (
-    <Routes>
-      <Route path="/sign-in" element={<SignInPage />} />
-      <Route path="/cover" element={<CoverPage />} />
-      <Route element={<RequireSession />}>
-        <Route path="/groups/:groupId/lessons/:date/board" element={<BoardPage />} />
-        <Route element={<Shell />}>
-          <Route index element={<GroupsPage />} />
-          <Route path="/ladder" element={<LadderPage />} />
-          <Route path="/calendar" element={<CalendarPage />} />
-          <Route path="/style" element={<StylePage />} />
-          <Route path="/week" element={<WeekPage />} />
-          <Route path="/week/:date" element={<WeekPage />} />
-          <Route path="/words" element={<WordsPage />} />
-          <Route path="/words/:word" element={<WordsPage />} />
-          <Route path="/templates" element={<TemplatesPage />} />
-          <Route path="/groups/:groupId/gather/:date" element={<GatherPage />} />
-          <Route path="/groups/:groupId/mats/:date" element={<MatPage />} />
-          <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
-          <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />
-          <Route path="/audit" element={<AuditPage />} />
-          <Route path="/about" element={<AboutPage />} />
-          <Route path="*" element={<NoPage />} />
+    <Suspense fallback={<Loading />}>
+      <Routes>
+        <Route path="/cover" element={<CoverPage />} />
+        <Route element={<RequireSession />}>
+          <Route path="/groups/:groupId/lessons/:date/board" element={<BoardPage />} />
+          <Route element={<Shell />}>
+            <Route index element={<GroupsPage />} />
+            <Route path="/ladder" element={<LadderPage />} />
+            <Route path="/calendar" element={<CalendarPage />} />
+            <Route path="/style" element={<StylePage />} />
+            <Route path="/week" element={<WeekPage />} />
+            <Route path="/week/:date" element={<WeekPage />} />
+            <Route path="/words" element={<WordsPage />} />
+            <Route path="/words/:word" element={<WordsPage />} />
+            <Route path="/templates" element={<TemplatesPage />} />
+            <Route path="/groups/:groupId/gather/:date" element={<GatherPage />} />
+            <Route path="/groups/:groupId/mats/:date" element={<MatPage />} />
+            <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
+            <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />
+            <Route path="/audit" element={<AuditPage />} />
+            <Route path="/about" element={<AboutPage />} />
+            <Route path="*" element={<NoPage />} />
+          </Route>
         </Route>
-      </Route>
-    </Routes>
+      </Routes>
+    </Suspense>
   );
 }

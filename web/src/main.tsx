@@ -14,22 +14,20 @@ import './look/settings.css';
 import './look/print.css';
 import './look/mat.css';
 import './look/planning.css';
-import { QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
-import { makeQueries } from './api/queries';
-import { App } from './App';
-import { SchoolRouter } from './session/SchoolRouter';
-import { ErrorBoundary } from './shell/ErrorBoundary';
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <ErrorBoundary>
-      <QueryClientProvider client={makeQueries()}>
-        <SchoolRouter>
-          <App />
-        </SchoolRouter>
-      </QueryClientProvider>
-    </ErrorBoundary>
-  </StrictMode>,
+/** The door and the board are fetched alone: who signs in, or loads a board again, waits for nothing of the rest. */
+function page(): Promise<ComponentType> {
+  if (window.location.pathname === '/sign-in') return import('./session/SignInPage').then((m) => m.SignInPage);
+  if (window.location.pathname.endsWith('/board')) return import('./board/BoardRoot').then((m) => m.BoardRoot);
+  return import('./root').then((m) => m.Root);
+}
+
+void page().then((Page) =>
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <Page />
+    </StrictMode>,
+  ),
 );

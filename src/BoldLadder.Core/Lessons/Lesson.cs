@@ -81,18 +81,19 @@ public enum ResponseMode
 }
 
 /// <summary>
-/// A lesson with its finished items: once stored, this is the truth, whatever the engine would make today. Format 1.
-/// Source: docs/handbook.md, section 6.
+/// A lesson with its finished items: once stored, this is the truth, whatever the engine would make today. It is stored and served as it is written here, so
+/// renaming a property is a change of format. Format 2. Source: docs/handbook.md, section 6.
 /// </summary>
+/// <param name="Title">What the lesson is for.</param>
 /// <param name="Target">Reference notations of what is new today; empty on a pattern rung.</param>
 /// <param name="Patterns">Ids of patterns new today.</param>
 /// <param name="Notes">What the planner had to do differently, as data.</param>
 /// <param name="Remark">The teacher's own note for the day; null for none.</param>
 public sealed record Lesson(
-    int Format, ImmutableArray<string> Target, ImmutableArray<string> Patterns, ImmutableArray<LessonPart> Parts, ImmutableArray<Reason> Notes,
+    int Format, LessonTitle Title, ImmutableArray<string> Target, ImmutableArray<string> Patterns, ImmutableArray<LessonPart> Parts, ImmutableArray<Reason> Notes,
     string? Remark = null)
 {
-    public const int CurrentFormat = 1;
+    public const int CurrentFormat = 2;
 
     [JsonIgnore]
     public IEnumerable<Activity> Activities => Parts.SelectMany(p => p.Activities);
@@ -103,11 +104,34 @@ public sealed record Lesson(
 
     public Activity? Find(string activityId) => Activities.FirstOrDefault(a => a.Id == activityId);
 
+    /// <summary>The lesson without an activity; a part that is left empty goes, too.</summary>
+    public Lesson Without(string activityId) => this with
+    {
+        Parts = [.. Parts.Select(p => p with { Activities = p.Activities.RemoveAll(a => a.Id == activityId) }).Where(p => p.Activities.Length > 0)],
+    };
+
+    /// <summary>The lesson with one more activity; its part is made where there is none.</summary>
+    /// <param name="place">From 0; beyond the end of the part for last.</param>
+    public Lesson WithNew(PartKind part, int place, Activity added)
+    {
+        var parts = Parts.Any(p => p.Kind == part) ? Parts : [.. Parts.Append(new LessonPart(part, [])).OrderBy(p => p.Kind)];
+        return this with
+        {
+            Parts = [.. parts.Select(p => p.Kind == part ? p with { Activities = p.Activities.Insert(Math.Clamp(place, 0, p.Activities.Length), added) } : p)],
+        };
+    }
+
     public Lesson With(Activity changed) => this with
     {
         Parts = [.. Parts.Select(p => p with { Activities = [.. p.Activities.Select(a => a.Id == changed.Id ? changed : a)] })],
     };
 }
+
+/// <summary>What a lesson is for, as it was when it was made, so that no later ladder changes it.</summary>
+/// <param name="Rung">The id of the rung, or of the quiet day.</param>
+/// <param name="Label">What it is called: its graphemes, its patterns' ids, or the kind of day.</param>
+/// <param name="Stage">The stretch of the ladder it belongs to; empty where that is not known.</param>
+public sealed record LessonTitle(string Rung, string Label, string Stage);
 
 public sealed record LessonPart(PartKind Kind, ImmutableArray<Activity> Activities)
 {

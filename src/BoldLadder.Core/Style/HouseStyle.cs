@@ -104,6 +104,9 @@ public sealed record HouseStyle(
 
     private const int LongestLabel = 30;
     private const int MostChunks = 60;
+    private const int HeaviestMark = 4;
+    private const int MostReleased = 9;
+    private const int MostLines = 6;
 
     /// <summary>What a school can rename.</summary>
     public static ImmutableArray<string> Renameable { get; } = ["revisit", "teach", "practise", "apply", "tricky", "double"];
@@ -114,6 +117,7 @@ public sealed record HouseStyle(
     private static readonly JsonSerializerOptions Json = new()
     {
         PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
+        RespectRequiredConstructorParameters = true,
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false) },
     };
 
@@ -131,27 +135,42 @@ public sealed record HouseStyle(
         ? style : throw new FormatException($"This house style is not of format {CurrentFormat}.");
 
     /// <summary>The style when it can be used.</summary>
-    /// <exception cref="FormatException">What is wrong, and what to do.</exception>
+    /// <exception cref="RefusedException">What is wrong.</exception>
     public HouseStyle Checked()
     {
-        if (Format != CurrentFormat) throw new FormatException($"This house style is not of format {CurrentFormat}.");
-        if (Labels.Keys.FirstOrDefault(k => !Renameable.Contains(k)) is { } unknown) throw new FormatException($"\"{unknown}\" can't be renamed. You can rename: {string.Join(", ", Renameable)}.");
-        if (Labels.FirstOrDefault(l => !IsName(l.Value)) is { Key: not null } label) throw new FormatException($"The word for {label.Key} needs 1 to {LongestLabel} letters.");
-        if (Marks.Weight is < 1 or > 4) throw new FormatException("The weight of sound marks goes from 1 to 4.");
-        if (Release.IDo is < 0 or > 9 || Release.WeDo is < 0 or > 9 || Release.YouDo is < 0 or > 9) throw new FormatException("Each step of the release takes 0 to 9 items.");
-        if (Lettering.Lines.Count > 6 || Lettering.Lines.Any(l => !IsName(l))) throw new FormatException($"Name up to six writing lines, each with 1 to {LongestLabel} letters.");
-        if (Chunks.Count > MostChunks) throw new FormatException($"Keep to {MostChunks} chunks.");
-        foreach (var chunk in Chunks)
+        if (Format != CurrentFormat) throw new RefusedException("bad-style");
+        if (Labels.Keys.FirstOrDefault(k => !Renameable.Contains(k)) is { } unknown)
         {
-            var parts = chunk.Correspondences.Select(Correspondence.Parse).ToList();
-            if (parts.Count < 2 || !parts[0].IsVowel || string.Concat(parts.Select(p => p.Grapheme.Text)) != chunk.Text)
-            {
-                throw new FormatException($"The chunk \"{chunk.Text}\" must be a vowel with what follows it, spelled by its correspondences in order.");
-            }
+            throw new RefusedException("bad-style.label", ("label", unknown), ("known", string.Join(", ", Renameable)));
         }
-        LeniencyRules.Parse(Leniencies);
-        if (Switches is not null) AccentSwitchIds.Parse(Switches);
+        if (Labels.FirstOrDefault(l => !IsName(l.Value)) is { Key: not null } label)
+        {
+            throw new RefusedException("bad-style.label-length", ("label", label.Key), ("most", LongestLabel));
+        }
+        if (Marks.Weight is < 1 or > HeaviestMark) throw new RefusedException("bad-style.weight", ("most", HeaviestMark));
+        if (new[] { Release.IDo, Release.WeDo, Release.YouDo }.Any(n => n is < 0 or > MostReleased)) throw new RefusedException("bad-style.release", ("most", MostReleased));
+        if (Lettering.Lines.Count > MostLines || Lettering.Lines.Any(l => !IsName(l)))
+        {
+            throw new RefusedException("bad-style.lines", ("lines", MostLines), ("most", LongestLabel));
+        }
+        if (Chunks.Count > MostChunks) throw new RefusedException("bad-style.chunks", ("most", MostChunks));
+        try
+        {
+            foreach (var chunk in Chunks) Check(chunk);
+            LeniencyRules.Parse(Leniencies);
+            if (Switches is not null) AccentSwitchIds.Parse(Switches);
+        }
+        catch (FormatException)
+        {
+            throw new RefusedException("bad-style");
+        }
         return this;
+    }
+
+    private static void Check(Chunk chunk)
+    {
+        var parts = chunk.Correspondences.Select(Correspondence.Parse).ToList();
+        if (parts.Count < 2 || !parts[0].IsVowel || string.Concat(parts.Select(p => p.Grapheme.Text)) != chunk.Text) throw new RefusedException("bad-style.chunk", ("chunk", chunk.Text));
     }
 
     private static bool IsName(string text) => PlainName.Is(text, LongestLabel);

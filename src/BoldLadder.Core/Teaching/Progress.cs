@@ -12,16 +12,16 @@ namespace BoldLadder.Core.Teaching;
 /// </summary>
 public sealed class Progress
 {
-    private readonly ImmutableArray<TaughtFact> facts;
+    private readonly Standing standing;
     private readonly Ladder ladder;
+    private readonly ImmutableArray<Correspondence> taught;
 
-    public Progress(Ladder ladder, IEnumerable<TaughtFact> log)
+    public Progress(Ladder ladder, Standing standing)
     {
-        this.ladder = ladder;
-        facts = [.. log.OrderBy(f => f.Date)];
-        Correspondences = CorrespondenceSet.Parse(facts.SelectMany(f => f.Correspondences));
-        Patterns = PatternIds.Parse(facts.SelectMany(f => f.Patterns));
-        Tricky = [.. facts.SelectMany(f => f.Tricky).Distinct()];
+        (this.ladder, this.standing) = (ladder, standing);
+        taught = [.. standing.Taught.Select(t => Correspondence.Parse(t.What))];
+        Correspondences = CorrespondenceSet.Of(taught);
+        Patterns = PatternIds.Parse(standing.Patterns.Select(p => p.What));
         Remaining = [.. StillToCome()];
     }
 
@@ -30,7 +30,7 @@ public sealed class Progress
     public Patterns Patterns { get; }
 
     /// <summary>Tricky words taught so far, oldest first.</summary>
-    public ImmutableArray<string> Tricky { get; }
+    public ImmutableArray<string> Tricky => standing.Tricky;
 
     /// <summary>Rungs with something still to teach, in the ladder's order.</summary>
     public ImmutableArray<Rung> Remaining { get; }
@@ -40,6 +40,15 @@ public sealed class Progress
 
     /// <summary>Tricky words of rungs that the group has behind it, never taught to it: put there after it had passed.</summary>
     public IEnumerable<string> MissedTricky => ladder.Rungs.Except(Remaining).SelectMany(r => r.Tricky).Except(Tricky);
+
+    /// <summary>The day on which the last of what a rung teaches was taught first; of a quiet rung the day it was held last; null while it was not.</summary>
+    public DateOnly? TaughtOn(Rung rung)
+    {
+        if (!rung.TeachesSomething) return standing.Rungs.TryGetValue(rung.Id, out var held) ? held : null;
+        var firsts = rung.Correspondences.Select(c => standing.Taught.FirstOrDefault(t => t.What == c.Notation)?.First)
+            .Concat(rung.Patterns.Each().Select(p => standing.Patterns.FirstOrDefault(t => t.What == p.Id())?.First));
+        return firsts.Max();
+    }
 
     /// <summary>What counts as taught before the lesson that is <paramref name="ahead"/> rungs from now: the log, plus what the ladder plans until then.</summary>
     public Taught Before(int ahead, Leniencies leniencies, Accent accent)
@@ -53,14 +62,13 @@ public sealed class Progress
 
     private IEnumerable<Rung> StillToCome()
     {
-        var logged = facts.Select(f => f.RungId).ToHashSet();
         var nothingLater = true;
         // A day that brings nothing new is behind the group once it was held, or once a later rung was taught.
         return ladder.Rungs.Reverse().Where(IsToCome).ToList().AsEnumerable().Reverse();
 
         bool IsToCome(Rung rung)
         {
-            if (!rung.TeachesSomething) return nothingLater && !logged.Contains(rung.Id) && (rung.Tricky.IsEmpty || !rung.Tricky.All(Tricky.Contains));
+            if (!rung.TeachesSomething) return nothingLater && !standing.Rungs.ContainsKey(rung.Id) && (rung.Tricky.IsEmpty || !rung.Tricky.All(Tricky.Contains));
             var toCome = !rung.Correspondences.All(Correspondences.Contains) || (rung.Patterns & ~Patterns) != Patterns.None;
             nothingLater &= toCome;
             return toCome;
@@ -71,9 +79,9 @@ public sealed class Progress
     public Memory MemoryAt(int ahead) => new()
     {
         Seen = Recall(ahead),
-        Words = RecentWords(ahead),
+        Words = standing.Words.ToDictionary(w => w.What, w => standing.Lessons - w.Lesson + 1 + ahead, StringComparer.Ordinal),
         Newest = Newest(ahead),
-        Missed = ahead == 0 && !facts.IsEmpty ? [.. facts[^1].Missed.Select(Correspondence.Parse)] : [],
+        Missed = ahead == 0 ? [.. standing.Missed.Select(Correspondence.Parse)] : [],
     };
 
     public ImmutableArray<string> TrickyBefore(int ahead) => [.. Tricky.Concat(Remaining.Take(ahead).SelectMany(r => r.Tricky)).Distinct()];
@@ -81,11 +89,7 @@ public sealed class Progress
     /// <summary>For each taught correspondence how many lessons ago it was taught or shown; what is planned until then counts as just seen.</summary>
     private Dictionary<Correspondence, int> Recall(int ahead)
     {
-        var recall = new Dictionary<Correspondence, int>();
-        for (var i = 0; i < facts.Length; i++)
-        {
-            foreach (var c in facts[i].Correspondences.Concat(facts[i].Seen).Select(Correspondence.Parse)) recall[c] = facts.Length - i + ahead;
-        }
+        var recall = standing.Seen.ToDictionary(s => Correspondence.Parse(s.What), s => standing.Lessons - s.Lesson + 1 + ahead);
         for (var i = 0; i < Math.Min(ahead, Remaining.Length); i++)
         {
             foreach (var c in Remaining[i].Correspondences) recall[c] = ahead - i;
@@ -94,17 +98,5 @@ public sealed class Progress
     }
 
     /// <summary>Correspondences by when they were taught, or will be before the lesson that is <paramref name="ahead"/> lessons from now; the newest first.</summary>
-    public ImmutableArray<Correspondence> Newest(int ahead) =>
-        [.. facts.SelectMany(f => f.Correspondences).Select(Correspondence.Parse).Concat(Remaining.Take(ahead).SelectMany(r => r.Correspondences)).Reverse().Distinct()];
-
-    /// <summary>For words of recent lessons how many lessons ago they were last used.</summary>
-    private Dictionary<string, int> RecentWords(int ahead)
-    {
-        var recent = new Dictionary<string, int>(StringComparer.Ordinal);
-        for (var i = 0; i < facts.Length; i++)
-        {
-            foreach (var word in facts[i].Words) recent[word] = facts.Length - i + ahead;
-        }
-        return recent;
-    }
+    public ImmutableArray<Correspondence> Newest(int ahead) => [.. taught.Concat(Remaining.Take(ahead).SelectMany(r => r.Correspondences)).Reverse().Distinct()];
 }

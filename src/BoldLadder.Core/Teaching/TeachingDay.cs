@@ -1,6 +1,9 @@
+using System.Collections.Immutable;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Calendars;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Teaching;
@@ -11,19 +14,30 @@ namespace BoldLadder.Core.Teaching;
 /// <param name="Fit">The rungs still to come on their days.</param>
 public record TeachingDay(DateOnly Date, Ladder Ladder, SchoolCalendar Calendar, Progress Progress, CalendarFit Fit, int Ahead, Rung? Rung)
 {
-    /// <param name="log">The group's lessons that count, any day.</param>
-    /// <param name="firstOpen">The first day that is not closed yet: <see cref="FirstOpen"/>.</param>
-    public static TeachingDay Of(DateOnly date, Ladder ladder, SchoolCalendar calendar, IEnumerable<TaughtFact> log, DateOnly firstOpen, WayOfReading way, Lexicon lexicon)
+    /// <param name="standing">Where the group stands before the day: nothing of the day itself, or later, is in it.</param>
+    /// <param name="firstOpen">The first day that is not closed yet: <see cref="Standing.FirstOpen"/>.</param>
+    public static TeachingDay Of(DateOnly date, Ladder ladder, SchoolCalendar calendar, Standing standing, DateOnly firstOpen, WayOfReading way, Lexicon lexicon)
     {
-        var progress = new Progress(ladder, log.Where(f => f.Date < date));
+        if (standing.Last >= date) throw new ArgumentException($"This is where the group stood after {standing.Last:yyyy-MM-dd}, which is not before {date:yyyy-MM-dd}.", nameof(standing));
+        var progress = new Progress(ladder, standing);
         var fit = CalendarFit.Of(progress.Remaining, calendar, firstOpen, progress.HasBegun);
         var ahead = fit.RungsBefore(date);
         return new TeachingDay(date, ladder, calendar, progress, fit, ahead, RungOn(date, fit, progress, ahead, ladder, way, lexicon));
     }
 
-    /// <summary>The first day that is not closed yet: today, or the day after the last closed one.</summary>
-    public static DateOnly FirstOpen(IEnumerable<DateOnly> closed, DateOnly today) =>
-        closed.Where(d => d >= today).Select(d => (DateOnly?)d).Max() is { } last ? last.AddDays(1) : today;
+    /// <summary>What a lesson for a rung, or for a quiet day, is called.</summary>
+    public static LessonTitle TitleOf(Rung rung) => new(rung.Id, QuietDay.IsId(rung.Id) ? rung.Id : rung.Label, rung.Stage);
+
+    /// <summary>The rung that a planned lesson is for, as its own document says, so that no later ladder changes it.</summary>
+    public Rung RungOf(Lesson lesson)
+    {
+        var newest = Progress.Newest(Ahead);
+        if (QuietDay.IsId(lesson.Title.Rung)) return QuietDay.Of(lesson.Title.Rung, newest);
+        ImmutableArray<string> tricky = [.. lesson.Activities.Where(a => a.Kind == ActivityKind.NewTrickyWord).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word)];
+        return Ladder.Rungs.FirstOrDefault(r => r.Id == lesson.Title.Rung) is { } rung
+            ? QuietDay.Filled(rung with { Tricky = tricky }, Ladder, newest)
+            : new Rung(lesson.Title.Rung, lesson.Title.Stage, [.. lesson.Target.Select(Correspondence.Parse)], PatternIds.Parse(lesson.Patterns), tricky, null);
+    }
 
     private static Rung? RungOn(DateOnly date, CalendarFit fit, Progress progress, int ahead, Ladder ladder, WayOfReading way, Lexicon lexicon)
     {

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Globalization;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -10,45 +11,65 @@ namespace BoldLadder.Core.Texts;
 /// <summary>Captions and sentences of our own, with each word looked up once. Source: docs/handbook.md, section 7 (Sentences).</summary>
 public sealed class SentenceBank
 {
-    private readonly ImmutableArray<Word> words;
+    private readonly Rows rows;
 
-    /// <summary>For each sentence the places of its words among all of the bank.</summary>
-    private readonly ImmutableArray<int[]> tokens;
-    private readonly ILookup<Word, Sentence> having;
-    private readonly ConcurrentDictionary<bool, WordRows> rows = new();
+    /// <summary>What a school changed of the words; null for the shipped ones.</summary>
+    private readonly Lexicon? school;
 
     /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out.</param>
     public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
-        : this([.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()])
+        : this(new Rows([.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()]), null)
     {
     }
 
-    private SentenceBank(ImmutableArray<Sentence> sentences)
-    {
-        Sentences = sentences;
-        words = [.. Sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
-        having = Sentences.SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s))).ToLookup(h => h.w, h => h.s);
-        var places = words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
-        tokens = [.. Sentences.Select(s => s.Tokens.Select(t => places[t.Word]).ToArray())];
-    }
+    private SentenceBank(Rows rows, Lexicon? school) => (this.rows, this.school) = (rows, school);
 
-    public ImmutableArray<Sentence> Sentences { get; }
+    public ImmutableArray<Sentence> Sentences => school is null ? rows.Sentences : [.. rows.Sentences.Select(Own)];
 
-    /// <summary>The same sentences with the words as another lexicon has them.</summary>
-    public SentenceBank With(Lexicon lexicon) => new([.. Sentences.Select(s => s.With(lexicon))]);
+    /// <summary>The same sentences with the words as a school has them; what is worked out of the shipped ones is shared.</summary>
+    public SentenceBank With(Lexicon lexicon) => new(rows, lexicon);
 
     /// <summary>The sentences that have a word, in the order of the bank.</summary>
-    public IEnumerable<Sentence> Having(Word word) => having[word];
+    public IEnumerable<Sentence> Having(Word word) => school is null ? rows.Having[word] : rows.Having[school.Shipped.Find(word.Spelling) ?? word].Select(Own);
 
     /// <summary>The sentences whose every word is decodable or a taught tricky word.</summary>
     public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky)
     {
-        var own = rows.GetOrAdd(taught.Accent.SoundsR, _ => new WordRows(words, taught.Accent));
-        var readable = words.Select((w, i) => taught.CanRead(own, i) || tricky.Contains(w.Spelling)).ToArray();
-        for (var i = 0; i < tokens.Length; i++)
+        var own = rows.In(taught.Accent);
+        bool CanRead(Word word, int row) => school?.Find(word.Spelling) is { } changed && changed != word ? taught.CanRead(changed) : taught.CanRead(own, row);
+        var readable = rows.Words.Select((w, i) => CanRead(w, i) || tricky.Contains(w.Spelling)).ToArray();
+        for (var i = 0; i < rows.Tokens.Length; i++)
         {
-            if (Array.TrueForAll(tokens[i], t => readable[t]) && Sentences[i].HasCapitalsRead(taught)) yield return Sentences[i];
+            if (Array.TrueForAll(rows.Tokens[i], t => readable[t]) && rows.Sentences[i].HasCapitalsRead(taught)) yield return Own(rows.Sentences[i]);
         }
+    }
+
+    private Sentence Own(Sentence sentence) => school is null ? sentence : sentence.With(school);
+
+    /// <summary>The sentences with their words looked up once, for all schools.</summary>
+    private sealed class Rows
+    {
+        private readonly ConcurrentDictionary<bool, WordRows> byAccent = new();
+
+        public Rows(ImmutableArray<Sentence> sentences)
+        {
+            Sentences = sentences;
+            Words = [.. sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
+            Having = sentences.SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s))).ToLookup(h => h.w, h => h.s);
+            var places = Words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
+            Tokens = [.. sentences.Select(s => s.Tokens.Select(t => places[t.Word]).ToArray())];
+        }
+
+        public ImmutableArray<Sentence> Sentences { get; }
+
+        public ImmutableArray<Word> Words { get; }
+
+        /// <summary>For each sentence the places of its words among all of the bank.</summary>
+        public ImmutableArray<int[]> Tokens { get; }
+
+        public ILookup<Word, Sentence> Having { get; }
+
+        public WordRows In(Accent accent) => byAccent.GetOrAdd(accent.SoundsR, _ => new WordRows(Words, accent));
     }
 }
 

@@ -43,7 +43,7 @@ public sealed class TextBank
     public ImmutableArray<ShortText> Texts { get; }
 
     /// <summary>The same texts with the words as another lexicon has them.</summary>
-    public TextBank With(Lexicon lexicon) => new([.. Texts.Select(t => t with { Name = t.Name.With(lexicon), Sentences = [.. t.Sentences.Select(s => s.With(lexicon))] })]);
+    public TextBank With(Lexicon lexicon) => new([.. Texts.Select(t => t.All.All(s => ReferenceEquals(s.With(lexicon), s)) ? t : t with { Name = t.Name.With(lexicon), Sentences = [.. t.Sentences.Select(s => s.With(lexicon))] })]);
 
     /// <summary>The texts whose every word is decodable or a taught tricky word.</summary>
     public IEnumerable<ShortText> Readable(Taught taught, IReadOnlySet<string> tricky) => Texts.Where(t => t.All.All(s => s.CanBeRead(taught, tricky)));

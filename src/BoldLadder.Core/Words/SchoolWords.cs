@@ -43,10 +43,18 @@ public static class SchoolWords
     }
 
     /// <summary>How a school cuts and says a word, from what was typed: graphemes and sounds parted by bars, sh|i|p and ʃ|ɪ|p.</summary>
-    /// <exception cref="FormatException">They don't fit each other or the word; the message says what to do.</exception>
+    /// <exception cref="RefusedException">They don't fit each other or the word.</exception>
     public static Segmentation Cut(string spelling, string graphemes, string phonemes)
     {
-        var cut = Segmentation.Parse(graphemes.Trim().ToLowerInvariant(), phonemes.Trim());
-        return cut.Rejoin() == spelling ? cut : throw new FormatException($"{graphemes} does not spell {spelling}. Cut the word's own letters, as in sh|i|p; a split digraph stands where its first letter does, as in c|a-e|k.");
+        Segmentation cut;
+        try
+        {
+            cut = Segmentation.Parse(graphemes.Trim().ToLowerInvariant(), phonemes.Trim());
+        }
+        catch (FormatException)
+        {
+            throw new RefusedException("bad-cut.sounds", ("graphemes", graphemes), ("phonemes", phonemes));
+        }
+        return cut.Rejoin() == spelling ? cut : throw new RefusedException("bad-cut", ("graphemes", graphemes), ("word", spelling));
     }
 }

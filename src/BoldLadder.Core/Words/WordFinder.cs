@@ -36,7 +36,6 @@ public sealed class WordFinder(Lexicon lexicon)
     private static readonly FoundWord Nothing = new(null, WordSource.Unknown, []);
 
     private readonly Derivation derivation = new(s => lexicon.Find(s) ?? lexicon.FindName(s));
-    private readonly Lazy<Guesser> guesser = new(() => new Guesser(lexicon.Words.Select(w => w.Segmentation)));
 
     public Lexicon Lexicon => lexicon;
 
@@ -72,7 +71,7 @@ public sealed class WordFinder(Lexicon lexicon)
         {
             return new FoundWord(known.Word, known.Source, [known.Word.Segmentation, .. known.Word.Also]);
         }
-        var readings = guesser.Value.Read(plain).Select(g => g.Segmentation).ToImmutableArray();
+        var readings = lexicon.Guesser.Read(plain).Select(g => g.Segmentation).ToImmutableArray();
         return readings.IsEmpty ? Nothing : new FoundWord(new Word(plain, readings[0], 0, Suitability.Ask, WordFlags.None, null), WordSource.Guessed, readings);
     }
 

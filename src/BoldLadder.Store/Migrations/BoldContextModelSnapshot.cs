@@ -131,6 +131,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("group_id");
 
+                    b.Property<Guid>("LessonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("lesson_id");
+
                     b.Property<DateTime>("MadeAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("made_at");
@@ -148,6 +152,9 @@ namespace BoldLadder.Store.Migrations
 
                     b.HasIndex("SchoolId", "GroupId")
                         .HasDatabaseName("ix_cover_passes_school_id_group_id");
+
+                    b.HasIndex("SchoolId", "LessonId")
+                        .HasDatabaseName("ix_cover_passes_school_id_lesson_id");
 
                     b.ToTable("cover_passes", (string)null);
                 });
@@ -201,6 +208,27 @@ namespace BoldLadder.Store.Migrations
                         .HasDatabaseName("ix_groups_school_id_ladder_id_ladder_version");
 
                     b.ToTable("groups", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.GroupStanding", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("GroupId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("group_id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.HasKey("SchoolId", "GroupId")
+                        .HasName("pk_group_standings");
+
+                    b.ToTable("group_standings", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.GroupTeacher", b =>
@@ -365,23 +393,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("at");
 
-                    b.Property<string>("Before")
-                        .IsRequired()
-                        .HasColumnType("jsonb")
-                        .HasColumnName("before");
-
                     b.Property<string>("Command")
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("command");
-
-                    b.Property<string>("RungBefore")
-                        .HasColumnType("text")
-                        .HasColumnName("rung_before");
-
-                    b.Property<string>("StampBefore")
-                        .HasColumnType("jsonb")
-                        .HasColumnName("stamp_before");
 
                     b.Property<string>("Subject")
                         .HasColumnType("text")
@@ -399,6 +414,35 @@ namespace BoldLadder.Store.Migrations
                         .HasName("pk_lesson_changes");
 
                     b.ToTable("lesson_changes", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.LessonUndo", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("LessonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("lesson_id");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.Property<string>("Inverse")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("inverse");
+
+                    b.Property<string>("StampBefore")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("stamp_before");
+
+                    b.HasKey("SchoolId", "LessonId", "Version")
+                        .HasName("pk_lesson_undos");
+
+                    b.ToTable("lesson_undos", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.Membership", b =>
@@ -424,78 +468,6 @@ namespace BoldLadder.Store.Migrations
                         .HasDatabaseName("ix_memberships_user_id");
 
                     b.ToTable("memberships", (string)null);
-                });
-
-            modelBuilder.Entity("BoldLadder.Store.School", b =>
-                {
-                    b.Property<Guid>("SchoolId")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("uuid")
-                        .HasColumnName("school_id");
-
-                    b.Property<string>("Accent")
-                        .IsRequired()
-                        .HasColumnType("text")
-                        .HasColumnName("accent");
-
-                    b.Property<int>("CheckWeeks")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("integer")
-                        .HasDefaultValue(6)
-                        .HasColumnName("check_weeks");
-
-                    b.Property<string>("Language")
-                        .IsRequired()
-                        .HasColumnType("text")
-                        .HasColumnName("language");
-
-                    b.PrimitiveCollection<int[]>("LessonDays")
-                        .IsRequired()
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("integer[]")
-                        .HasColumnName("lesson_days")
-                        .HasDefaultValueSql("'{1,2,3,4,5}'");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasColumnType("text")
-                        .HasColumnName("name");
-
-                    b.Property<string>("PaperSize")
-                        .IsRequired()
-                        .HasColumnType("text")
-                        .HasColumnName("paper_size");
-
-                    b.Property<int>("RecapWeeks")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("integer")
-                        .HasDefaultValue(2)
-                        .HasColumnName("recap_weeks");
-
-                    b.Property<int>("ReviewWeeks")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("integer")
-                        .HasDefaultValue(1)
-                        .HasColumnName("review_weeks");
-
-                    b.Property<string>("SpellingVariety")
-                        .IsRequired()
-                        .HasColumnType("text")
-                        .HasColumnName("spelling_variety");
-
-                    b.Property<string>("Style")
-                        .HasColumnType("jsonb")
-                        .HasColumnName("style");
-
-                    b.Property<string>("TimeZone")
-                        .IsRequired()
-                        .HasColumnType("text")
-                        .HasColumnName("time_zone");
-
-                    b.HasKey("SchoolId")
-                        .HasName("pk_schools");
-
-                    b.ToTable("schools", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.SchoolCheckpoint", b =>
@@ -592,6 +564,14 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("group_id");
 
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasDefaultValue("Lesson")
+                        .HasColumnName("kind");
+
                     b.Property<int>("Minutes")
                         .HasColumnType("integer")
                         .HasColumnName("minutes");
@@ -634,11 +614,91 @@ namespace BoldLadder.Store.Migrations
                     b.HasKey("SchoolId", "Id")
                         .HasName("pk_lessons");
 
+                    b.HasIndex("SchoolId", "Date", "Status")
+                        .HasDatabaseName("ix_lessons_school_id_date_status");
+
                     b.HasIndex("SchoolId", "GroupId", "Date")
                         .IsUnique()
-                        .HasDatabaseName("ix_lessons_school_id_group_id_date");
+                        .HasDatabaseName("ix_lessons_school_id_group_id_date")
+                        .HasFilter("kind = 'Lesson'");
 
                     b.ToTable("lessons", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredSchool", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<string>("Accent")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("accent");
+
+                    b.Property<int>("CheckWeeks")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasDefaultValue(6)
+                        .HasColumnName("check_weeks");
+
+                    b.Property<string>("Language")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("language");
+
+                    b.PrimitiveCollection<int[]>("LessonDays")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer[]")
+                        .HasColumnName("lesson_days")
+                        .HasDefaultValueSql("'{1,2,3,4,5}'");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.Property<string>("PaperSize")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("paper_size");
+
+                    b.Property<int>("RecapWeeks")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasDefaultValue(2)
+                        .HasColumnName("recap_weeks");
+
+                    b.Property<int>("ReviewWeeks")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasDefaultValue(1)
+                        .HasColumnName("review_weeks");
+
+                    b.Property<string>("SpellingVariety")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("spelling_variety");
+
+                    b.Property<string>("Style")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("style");
+
+                    b.Property<string>("TimeZone")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("time_zone");
+
+                    b.Property<Guid>("WordsStamp")
+                        .HasColumnType("uuid")
+                        .HasColumnName("words_stamp");
+
+                    b.HasKey("SchoolId")
+                        .HasName("pk_schools");
+
+                    b.ToTable("schools", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredTemplate", b =>
@@ -732,6 +792,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("group_id");
 
+                    b.Property<Guid?>("LessonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("lesson_id");
+
                     b.PrimitiveCollection<string[]>("Missed")
                         .IsRequired()
                         .ValueGeneratedOnAdd()
@@ -784,6 +848,9 @@ namespace BoldLadder.Store.Migrations
 
                     b.HasKey("SchoolId", "Id")
                         .HasName("pk_teaching_log");
+
+                    b.HasIndex("SchoolId", "LessonId")
+                        .HasDatabaseName("ix_teaching_log_school_id_lesson_id");
 
                     b.HasIndex("SchoolId", "GroupId", "Date")
                         .HasDatabaseName("ix_teaching_log_school_id_group_id_date");
@@ -1085,7 +1152,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.AuditEntry", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1095,7 +1162,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.ClosedDay", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1111,6 +1178,13 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_cover_passes_groups_school_id_group_id");
+
+                    b.HasOne("BoldLadder.Store.StoredLesson", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LessonId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_cover_passes_lessons_school_id_lesson_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.Group", b =>
@@ -1121,6 +1195,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_groups_ladder_versions_school_id_ladder_id_ladder_version");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.GroupStanding", b =>
+                {
+                    b.HasOne("BoldLadder.Store.Group", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "GroupId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_group_standings_groups_school_id_group_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.GroupTeacher", b =>
@@ -1180,9 +1264,19 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_lesson_changes_lessons_school_id_lesson_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.LessonUndo", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredLesson", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LessonId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_lesson_undos_lessons_school_id_lesson_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.Membership", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1199,7 +1293,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.SchoolCheckpoint", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1209,7 +1303,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.SchoolLadder", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1229,7 +1323,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.StoredTemplate", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1239,7 +1333,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.StoredWord", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1255,11 +1349,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_teaching_log_groups_school_id_group_id");
+
+                    b.HasOne("BoldLadder.Store.StoredLesson", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LessonId")
+                        .HasConstraintName("fk_teaching_log_lessons_school_id_lesson_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.TeachingNote", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)
@@ -1269,7 +1368,7 @@ namespace BoldLadder.Store.Migrations
 
             modelBuilder.Entity("BoldLadder.Store.Term", b =>
                 {
-                    b.HasOne("BoldLadder.Store.School", null)
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
                         .WithMany()
                         .HasForeignKey("SchoolId")
                         .OnDelete(DeleteBehavior.Cascade)

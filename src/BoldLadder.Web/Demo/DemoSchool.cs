@@ -6,9 +6,10 @@ using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
-using BoldLadder.Web.Lessons;
-using BoldLadder.Web.Schools;
-using BoldLadder.Web.Setup;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Schools;
+using BoldLadder.School.Words;
+using BoldLadder.School.Work;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 
@@ -18,7 +19,7 @@ namespace BoldLadder.Web.Demo;
 /// Fernhollow Primary, invented: two leads, two teachers, three groups at different places on one ladder, and a calendar laid around the
 /// day it is loaded: some weeks behind it are taught lesson by lesson, two ahead are planned.
 /// </summary>
-public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordData words, WorkCache cache, Clock clock)
+public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordData words, SchoolLayers layers, WorkCache cache, Clock clock)
 {
     private const string TimeZone = "Europe/London";
     private const int WeeksBefore = 34;
@@ -38,7 +39,7 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
     {
         if (await users.Users.AnyAsync(u => u.IsDemo)) return;
         await using var transaction = await store.Database.BeginTransactionAsync();
-        store.Schools.Add(new School
+        store.Schools.Add(new StoredSchool
         {
             SchoolId = school,
             Name = "Fernhollow Primary",
@@ -111,16 +112,16 @@ public sealed class DemoSchool(BoldContext store, UserManager<User> users, WordD
         var chance = Seeded.For(group.LessonMinutes, "demo");
         foreach (var (date, at) in calendar.Days.Where(d => d >= first && d < last).Select((d, i) => (d, i)))
         {
-            var scope = new SchoolScope(store, clock.On(date < today ? date : today));
+            var scope = new SchoolScope(store, layers, cache, clock.On(date < today ? date : today));
             await scope.Enter(teacher, school);
-            var making = new LessonMaking(scope, new SchoolLexicon(scope, words, cache));
+            var making = new LessonMaking(scope, new Standings(scope));
             if (await making.Day(group, date) is not { Rung: { } rung } day) continue;
             var lesson = await making.Plan(day, rung);
             store.Lessons.Add(lesson);
             scope.Audit("lesson-planned", lesson.Id);
             await store.SaveChangesAsync();
             if (date >= today) continue;
-            making.Close(lesson, HowItWent(lesson, at, chance), []);
+            await making.Close(lesson, HowItWent(lesson, at, chance), []);
             await store.SaveChangesAsync();
         }
     }

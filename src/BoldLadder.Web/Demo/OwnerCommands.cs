@@ -19,10 +19,7 @@ public static class OwnerCommands
             .UseNpgsql(builder.Configuration.GetConnectionString("Owner")).UseSnakeCaseNamingConvention());
         builder.Services.AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>();
         builder.Services.Configure<PasswordHasherOptions>(options => options.IterationCount = Security.PasswordRounds);
-        builder.Services.AddSingleton(TimeProvider.System);
-        builder.Services.AddSingleton<Clock>();
-        builder.Services.AddSingleton<WordData>();
-        builder.Services.AddSingleton<WorkCache>();
+        builder.Services.AddSchools(builder.Configuration);
         builder.Services.AddScoped<DemoSchool>();
         using var host = builder.Build();
         using var scope = host.Services.CreateScope();

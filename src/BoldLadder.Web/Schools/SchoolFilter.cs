@@ -1,21 +1,19 @@
+using System.Globalization;
+using BoldLadder.School.Refusals;
+using BoldLadder.School.Schools;
 using BoldLadder.Web.Setup;
 
 namespace BoldLadder.Web.Schools;
 
-/// <summary>
-/// Runs every request of a school in one transaction that names the school to the database; another school's id is "not found".
-/// Committed when the answer is a success.
-/// </summary>
+/// <summary>Opens the school of the address for every request of it; another school's id is "not found". Committed when the answer is a success.</summary>
 public sealed class SchoolFilter(SchoolScope scope) : IEndpointFilter
 {
     public async ValueTask<object?> InvokeAsync(EndpointFilterInvocationContext context, EndpointFilterDelegate next)
     {
-        var schoolId = Guid.Parse((string)context.HttpContext.GetRouteValue("schoolId")!);
-        await using var transaction = await scope.Begin();
-        if (!await scope.Enter(context.HttpContext.User.Id(), schoolId))
-        {
-            return Problem.NotFound("unknown-school", "You don't belong to this school. Choose one of yours.");
-        }
+        var http = context.HttpContext;
+        var schoolId = Guid.Parse((string)http.GetRouteValue("schoolId")!);
+        if (!await scope.Open(http.User.Id(), schoolId, http.RequestAborted)) return Problem.Of(Refused.UnknownSchool);
+        CultureInfo.CurrentUICulture = CultureInfo.GetCultureInfo(scope.School.Language);
         var result = await next(context);
         var answer = result is INestedHttpResult nested ? nested.Result : result;
         if (answer is IStatusCodeHttpResult { StatusCode: >= 400 }) return result;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Security.Claims;
+using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Antiforgery;
@@ -46,7 +47,7 @@ public static class SessionEndpoints
     {
         if (string.IsNullOrWhiteSpace(request.Email) || string.IsNullOrEmpty(request.Password) || request.Email.Length > Longest || request.Password.Length > Longest)
         {
-            return Problem.Of(StatusCodes.Status400BadRequest, "sign-in-incomplete", "Type your email address and your password.");
+            return Problem.Of(StatusCodes.Status400BadRequest, "sign-in-incomplete");
         }
         var (user, wait) = await door.Try(request.Email, request.Password, context.Connection.RemoteIpAddress?.ToString() ?? "");
         if (wait is { } time)
@@ -54,7 +55,7 @@ public static class SessionEndpoints
             context.Response.Headers.RetryAfter = Math.Ceiling(time.TotalSeconds).ToString(CultureInfo.InvariantCulture);
             return Problem.Of(StatusCodes.Status429TooManyRequests);
         }
-        if (user is null) return Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed", "That email address and password don't match. Check both and try again.");
+        if (user is null) return Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed");
         await cookie.SignInWithClaimsAsync(user, isPersistent: false, [await sessions.Begin(user)]);
         return TypedResults.Ok(await View(user.Id, store, clock));
     }

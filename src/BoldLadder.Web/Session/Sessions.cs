@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Security.Claims;
+using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Authentication.Cookies;

@@ -1,7 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
+using BoldLadder.School.Schools;
 using BoldLadder.Store;
-using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 

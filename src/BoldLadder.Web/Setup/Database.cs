@@ -32,6 +32,12 @@ public static class Database
         }).AllowAnonymous().ExcludeFromDescription();
     }
 
+    /// <summary>The least an endpoint can cost that asks the database once: what benchmarks measure others by, and there for them alone (setting Bench).</summary>
+    public static void MapBare(this WebApplication app)
+    {
+        if (app.Configuration.GetValue("Bench", false)) app.MapGet("/bench/bare", async (BoldContext store) => await store.Database.SqlQuery<int>($"select 1 as \"Value\"").SingleAsync()).AllowAnonymous().ExcludeFromDescription();
+    }
+
     private static async Task<bool> CanConnect(IServiceScopeFactory scopes)
     {
         await using var scope = scopes.CreateAsyncScope();

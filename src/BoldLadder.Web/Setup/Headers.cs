@@ -35,7 +35,7 @@ public static class Headers
     {
         var hosts = app.Configuration["Hosts"]?.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).ToHashSet(StringComparer.OrdinalIgnoreCase) ?? [];
         app.Use((context, next) => hosts.Contains(context.Request.Host.Host) ? next(context)
-            : Problem.Of(StatusCodes.Status400BadRequest, "unknown-host", "Bold Ladder does not go by this name. Use the address that it printed when it started.").ExecuteAsync(context));
+            : Problem.Of(StatusCodes.Status400BadRequest, "unknown-host").ExecuteAsync(context));
     }
 
     /// <summary>An address without a use says so, signed in or not: where there is nothing, no such method, or another kind of body.</summary>

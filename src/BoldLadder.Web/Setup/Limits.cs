@@ -37,7 +37,6 @@ public static class Limits
             options.AddPolicy(Heavy, context => RateLimitPartition.GetConcurrencyLimiter(
                 context.User.Identity?.IsAuthenticated == true ? context.User.Id() : Guid.Empty, _ => new ConcurrencyLimiterOptions { PermitLimit = 1, QueueLimit = HeavyWaiting }));
         });
-        services.AddSingleton<HeavyWork>();
     }
 
     /// <summary>Lets so many requests to the API in at once that none has to wait for a connection until it fails.</summary>

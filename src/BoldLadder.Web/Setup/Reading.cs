@@ -2,6 +2,7 @@ using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using BoldLadder.Core.Ladders.Calendars;
 using Microsoft.AspNetCore.Http.Json;
 
 namespace BoldLadder.Web.Setup;
@@ -14,11 +15,6 @@ public static class Reading
 {
     private const int Deepest = 32;
     private const string Mark = "bold:reading";
-    private static readonly DateOnly FirstDay = new(2000, 1, 1);
-    private static readonly DateOnly LastDay = new(2099, 12, 31);
-
-    /// <summary>A day that a school could mean; beyond it, weeks could not be added to it.</summary>
-    public static bool IsDay(DateOnly date) => date >= FirstDay && date <= LastDay;
 
     public static void Strictly(JsonOptions options)
     {
@@ -50,9 +46,9 @@ public static class Reading
         foreach (var argument in context.Arguments)
         {
             if (argument is string text && text.Contains('\0', StringComparison.Ordinal)) return Problem.Of(StatusCodes.Status400BadRequest);
-            if (argument is DateOnly date && !IsDay(date))
+            if (argument is DateOnly date && !CalendarCheck.IsDay(date))
             {
-                return Problem.Of(StatusCodes.Status422UnprocessableEntity, "day-out-of-range", $"Choose a day between {FirstDay.Year} and {LastDay.Year}.");
+                return Problem.Of(StatusCodes.Status422UnprocessableEntity, "day-out-of-range", ("first", CalendarCheck.Years.First), ("last", CalendarCheck.Years.Last));
             }
         }
         return await next(context);

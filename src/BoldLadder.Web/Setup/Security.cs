@@ -69,7 +69,7 @@ public static class Security
         if (HttpMethods.IsGet(http.Request.Method) || HttpMethods.IsHead(http.Request.Method)) return await next(context);
         return await http.RequestServices.GetRequiredService<IAntiforgery>().IsRequestValidAsync(http)
             ? await next(context)
-            : Problem.Of(StatusCodes.Status400BadRequest, "stale-page", "This page is out of date. Reload it and try again; nothing was changed.");
+            : Problem.Of(StatusCodes.Status400BadRequest, "stale-page");
     }
 
     /// <summary>The id of who is signed in.</summary>

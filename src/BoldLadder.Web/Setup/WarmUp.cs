@@ -2,7 +2,8 @@ using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
-using BoldLadder.Web.Ladders;
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Words;
 
 namespace BoldLadder.Web.Setup;
 

@@ -132,54 +132,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getLadder"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/rungs/{rungId}/words": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getRungWords"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/tricky-words": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getTrickyWords"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/schools/{schoolId}/groups/{groupId}/ladder": {
         parameters: {
             query?: never;
@@ -331,57 +283,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["getLesson"];
+        get: operations["getLessonOfDay"];
         put: operations["openLesson"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/commands": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["changeLesson"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/verdicts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getVerdicts"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/closing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["closeLesson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,7 +452,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/cover": {
+    "/api/schools/{schoolId}/lessons/{lessonId}/cover": {
         parameters: {
             query?: never;
             header?: never;
@@ -572,6 +476,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getAudit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLadder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/rungs/{rungId}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getRungWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/tricky-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getTrickyWords"];
         put?: never;
         post?: never;
         delete?: never;
@@ -782,6 +734,70 @@ export interface paths {
         get: operations["getDifference"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/lessons/{lessonId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/lessons/{lessonId}/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/lessons/{lessonId}/verdicts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getVerdicts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/lessons/{lessonId}/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["closeLesson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1410,32 +1426,106 @@ export interface components {
         Lesson: {
             /** Format: int32 */
             format: number;
+            title: components["schemas"]["LessonTitle"];
             target: string[];
             patterns: string[];
             parts: components["schemas"]["LessonPart"][];
             notes: components["schemas"]["Reason"][];
             remark?: null | string;
         };
-        LessonCommand: {
-            type: components["schemas"]["LessonCommandType"];
-            activityId?: null | string;
-            itemId?: null | string;
-            kept?: null | boolean;
-            kind?: null | components["schemas"]["ActivityKind"];
-            part?: null | components["schemas"]["PartKind"];
+        LessonCommand: components["schemas"]["LessonCommandKeepItem"] | components["schemas"]["LessonCommandChooseOthers"] | components["schemas"]["LessonCommandReplaceItem"] | components["schemas"]["LessonCommandDropItem"] | components["schemas"]["LessonCommandBanWord"] | components["schemas"]["LessonCommandAddText"] | components["schemas"]["LessonCommandAddActivity"] | components["schemas"]["LessonCommandDropActivity"] | components["schemas"]["LessonCommandMoveActivity"] | components["schemas"]["LessonCommandSetLength"] | components["schemas"]["LessonCommandSetRemark"] | components["schemas"]["LessonCommandCopyLesson"] | components["schemas"]["LessonCommandRepairLesson"] | components["schemas"]["LessonCommandPlanAgain"] | components["schemas"]["LessonCommandUndoChange"] | components["schemas"]["LessonCommandRedoChange"];
+        LessonCommandAddActivity: {
+            /** @enum {string} */
+            type?: "add-activity";
+            part: components["schemas"]["PartKind"];
+            kind: components["schemas"]["ActivityKind"];
             /** Format: int32 */
             place?: null | number;
-            text?: null | string;
-            /** Format: int32 */
-            seconds?: null | number;
-            forSchool?: null | boolean;
-            /** Format: uuid */
-            fromGroup?: null | string;
-            /** Format: date */
-            fromDate?: null | string;
         };
-        /** @enum {unknown} */
-        LessonCommandType: "keep" | "choose-others" | "replace-one" | "drop-item" | "ban" | "add-text" | "add-activity" | "drop-activity" | "move-activity" | "set-length" | "set-remark" | "copy" | "repair" | "plan-again" | "undo";
+        LessonCommandAddText: {
+            /** @enum {string} */
+            type?: "add-text";
+            activityId: string;
+            text: string;
+        };
+        LessonCommandBanWord: {
+            /** @enum {string} */
+            type?: "ban";
+            itemId: string;
+            text?: null | string;
+            /** @default false */
+            forSchool: boolean;
+        };
+        LessonCommandChooseOthers: {
+            /** @enum {string} */
+            type?: "choose-others";
+            activityId: string;
+        };
+        LessonCommandCopyLesson: {
+            /** @enum {string} */
+            type?: "copy";
+            /** Format: uuid */
+            fromGroup: string;
+            /** Format: date */
+            fromDate: string;
+        };
+        LessonCommandDropActivity: {
+            /** @enum {string} */
+            type?: "drop-activity";
+            activityId: string;
+        };
+        LessonCommandDropItem: {
+            /** @enum {string} */
+            type?: "drop-item";
+            itemId: string;
+        };
+        LessonCommandKeepItem: {
+            /** @enum {string} */
+            type?: "keep";
+            itemId: string;
+            /** @default true */
+            kept: boolean;
+        };
+        LessonCommandMoveActivity: {
+            /** @enum {string} */
+            type?: "move-activity";
+            activityId: string;
+            /** Format: int32 */
+            place: number;
+        };
+        LessonCommandPlanAgain: {
+            /** @enum {string} */
+            type?: "plan-again";
+        };
+        LessonCommandRedoChange: {
+            /** @enum {string} */
+            type?: "redo";
+        };
+        LessonCommandRepairLesson: {
+            /** @enum {string} */
+            type?: "repair";
+        };
+        LessonCommandReplaceItem: {
+            /** @enum {string} */
+            type?: "replace-one";
+            itemId: string;
+        };
+        LessonCommandSetLength: {
+            /** @enum {string} */
+            type?: "set-length";
+            activityId: string;
+            /** Format: int32 */
+            seconds: number;
+        };
+        LessonCommandSetRemark: {
+            /** @enum {string} */
+            type?: "set-remark";
+            text: null | string;
+        };
+        LessonCommandUndoChange: {
+            /** @enum {string} */
+            type?: "undo";
+        };
         /** @enum {unknown} */
         LessonDay: "new" | "sound-family" | "second-sound" | "pattern" | "tricky-word" | "few-words" | "review" | "assessment" | "recap" | "sort";
         /** @enum {unknown} */
@@ -1455,6 +1545,11 @@ export interface components {
             parts: components["schemas"]["TemplatePart"][];
             /** Format: int32 */
             setSize?: number;
+        };
+        LessonTitle: {
+            rung: string;
+            label: string;
+            stage: string;
         };
         LessonView: {
             /** Format: uuid */
@@ -1484,6 +1579,7 @@ export interface components {
             problems: components["schemas"]["ItemProblem"][];
             expectedRung: null | string;
             canUndo: boolean;
+            canRedo: boolean;
         };
         Lettering: {
             oneStorey: boolean;
@@ -1912,6 +2008,8 @@ export interface components {
             label: null | string;
             isPast: boolean;
             status: null | components["schemas"]["LessonStatus"];
+            /** Format: uuid */
+            lessonId: null | string;
             /** Format: int32 */
             version: number;
             /** Format: int32 */
@@ -2357,106 +2455,6 @@ export interface operations {
             };
         };
     };
-    getLadder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                schoolId: string;
-                ladderId: string;
-                version: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LadderView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    getRungWords: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                schoolId: string;
-                ladderId: string;
-                version: number;
-                rungId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RungWord"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    getTrickyWords: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                schoolId: string;
-                ladderId: string;
-                version: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TrickyWordsView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     moveGroup: {
         parameters: {
             query?: never;
@@ -2860,7 +2858,7 @@ export interface operations {
             };
         };
     };
-    getLesson: {
+    getLessonOfDay: {
         parameters: {
             query?: never;
             header?: never;
@@ -2905,120 +2903,6 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    changeLesson: {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                schoolId: string;
-                groupId: string;
-                date: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LessonCommand"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    getVerdicts: {
-        parameters: {
-            query: {
-                text: string;
-                part?: string;
-            };
-            header?: never;
-            path: {
-                schoolId: string;
-                groupId: string;
-                date: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["VerdictView"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    closeLesson: {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                schoolId: string;
-                groupId: string;
-                date: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CloseRequest"];
-            };
-        };
         responses: {
             /** @description OK */
             200: {
@@ -3460,8 +3344,7 @@ export interface operations {
             header?: never;
             path: {
                 schoolId: string;
-                groupId: string;
-                date: string;
+                lessonId: string;
             };
             cookie?: never;
         };
@@ -3493,8 +3376,7 @@ export interface operations {
             header?: never;
             path: {
                 schoolId: string;
-                groupId: string;
-                date: string;
+                lessonId: string;
             };
             cookie?: never;
         };
@@ -3538,6 +3420,106 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AuditView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getRungWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+                rungId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RungWord"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getTrickyWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrickyWordsView"];
                 };
             };
             /** @description Bad Request */
@@ -4011,6 +3993,149 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reason"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeLesson: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonCommand"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getVerdicts: {
+        parameters: {
+            query: {
+                text: string;
+                part?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    closeLesson: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CloseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonView"];
                 };
             };
             /** @description Bad Request */

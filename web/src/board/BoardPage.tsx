@@ -1,15 +1,9 @@
-import { useEffect, useState } from 'react';
-import { useFacts } from '../facts/facts';
 import { useNavigate, useParams } from 'react-router';
-import { useLesson, type LessonView } from '../lesson/lesson';
+import { useLesson } from '../lesson/lesson';
+import { type LessonView } from '../lesson/kinds';
 import { ErrorNote } from '../shell/ErrorNote';
-import { useKeys } from '../shell/keys';
 import { Loading } from '../shell/Loading';
-import { usePageTitle } from '../shell/usePageTitle';
-import { text } from '../text/text';
-import { BoardSlide } from './BoardSlide';
-import { pictureOf } from '../lesson/Picture';
-import { canReveal, picturesOf, shuffled, slidesOf } from './slides';
+import { Board } from './Board';
 
 /** The big screen: one thing at a time, no chrome. Needs no request once the lesson is there. */
 export function BoardPage() {
@@ -23,64 +17,4 @@ export function BoardPage() {
 function OpenBoard({ view }: { view: LessonView }) {
   const navigate = useNavigate();
   return <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => void navigate(`/groups/${view.groupId}/lessons/${view.date}`)} />;
-}
-
-/** The board of any lesson: a group's, or the one a cover adult was given. */
-export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['lesson']; groupName: string; onLeave: () => void }) {
-  const facts = useFacts();
-  const [slides, setSlides] = useState(() => slidesOf(lesson, facts));
-  const [at, setAt] = useState(0);
-  const [revealed, setRevealed] = useState(false);
-  const [blank, setBlank] = useState(false);
-  usePageTitle(text('board.title', { group: groupName }));
-  useEffect(() => {
-    // The faces and the pictures are asked for before the first word needs them, so that a lost server changes nothing on the board.
-    void Promise.all([document.fonts.load('96px Andika', 'aɪ'), document.fonts.load('700 96px Andika', 'a')]);
-    for (const name of picturesOf(lesson)) new Image().src = pictureOf(name);
-    document.documentElement.requestFullscreen?.().catch(() => undefined);
-    return () => {
-      if (document.fullscreenElement) void document.exitFullscreen();
-    };
-  }, [lesson]);
-
-  const slide = slides[at];
-  const go = (by: number) => {
-    setBlank(false);
-    setRevealed(false);
-    setAt(Math.min(slides.length, Math.max(0, at + by)));
-  };
-  const on = () => go(1);
-  const back = () => go(-1);
-  const shuffle = () => {
-    if (!slide) return;
-    setSlides(shuffled(slides, slide.activity.id));
-    setRevealed(false);
-    const first = slides.findIndex((s) => s.activity.id === slide.activity.id && s.item);
-    if (first >= 0) setAt(first);
-  };
-  useKeys({
-    ' ': on,
-    ArrowRight: on,
-    PageDown: on,
-    ArrowLeft: back,
-    PageUp: back,
-    Backspace: back,
-    r: () => slide && canReveal(slide, facts) && setRevealed(!revealed),
-    s: shuffle,
-    x: () => setBlank(!blank),
-    Escape: onLeave,
-  });
-
-  return (
-    <main className={`board${blank ? ' board-blank' : ''}`}>
-      <h1 className="visually-hidden">{text('board.title', { group: groupName })}</h1>
-      <button type="button" className="board-stage" onClick={on} aria-label={text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}>
-        {blank ? null : slide ? <BoardSlide slide={slide} revealed={revealed} /> : <span className="board-end">{text('board.end')}</span>}
-      </button>
-      <div className="visually-hidden" aria-live="polite">
-        {text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}
-      </div>
-      {at === 0 && !blank && <p className="board-keys">{text('board.keys')}</p>}
-    </main>
-  );
 }

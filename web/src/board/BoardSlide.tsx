@@ -1,6 +1,6 @@
 import { CrosswordClues } from '../lesson/CrosswordClues';
 import { CrosswordGrid } from '../lesson/CrosswordGrid';
-import { notShown } from '../lesson/lesson';
+import { notShown } from '../lesson/kinds';
 import { PartIcon } from '../lesson/PartIcon';
 import { Picture } from '../lesson/Picture';
 import { countOf, countText, headingText, soundText, text, textOf } from '../text/text';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { shippedFacts } from '../facts/shipped';
-import type { Activity, LessonView, WordItem } from '../lesson/lesson';
+import type { Activity, LessonView, WordItem } from '../lesson/kinds';
 import { canReveal, shuffled, slidesOf } from './slides';
 
 const word = (spelling: string, oral = false): WordItem => ({

@@ -1,5 +1,5 @@
 import { activityFacts, itemFacts, type Facts } from '../facts/facts';
-import type { Activity, Item, LessonView } from '../lesson/lesson';
+import type { Activity, Item, LessonView } from '../lesson/kinds';
 
 /** One thing on the board at a time: an activity's name, or one of its items. */
 export interface Slide {

@@ -2,15 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { answered, client } from '../api/client';
-import { Board } from '../board/BoardPage';
-import { useFactsQuery } from '../facts/facts';
+import { Board } from '../board/Board';
+import { useFactsQuery } from '../facts/factsQuery';
 import { WithFacts } from '../facts/WithFacts';
 import { LessonSheet } from '../lesson/LessonSheet';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { Mark } from '../shell/Mark';
 import { usePageTitle } from '../shell/usePageTitle';
-import { applyStyle } from '../style/useStyle';
+import { applyStyle } from '../style/applyStyle';
 import { dayText, setLanguage, text } from '../text/text';
 
 /** Today's lesson for a cover adult: no account, no other page, nothing about any child. The key stays behind the # and reaches no server log. */

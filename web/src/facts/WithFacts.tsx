@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
-import { FactsContext, useFactsQuery } from './facts';
+import { FactsContext } from './facts';
+import { useFactsQuery } from './factsQuery';
 
 /** Shows what is inside once the core's facts are there. */
 export function WithFacts({ children }: { children: ReactNode }) {

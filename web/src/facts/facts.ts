@@ -1,17 +1,11 @@
-import { queryOptions, useQuery } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
-import { answered, client, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 
 export type Facts = Schemas['FactsView'];
 export type ActivityFacts = Schemas['ActivityView'];
 
 /** What the core knows of activities, items, lengths and patterns: no screen keeps a copy. */
-const factsQuery = queryOptions({ queryKey: ['facts'], staleTime: Infinity, queryFn: () => answered(client.GET('/api/facts')) });
-
 export const FactsContext = createContext<Facts | null>(null);
-
-/** The facts as a query, for the doors that hand them to the pages inside. */
-export const useFactsQuery = () => useQuery(factsQuery);
 
 /** The facts; only inside WithFacts. */
 export function useFacts(): Facts {

@@ -1,5 +1,6 @@
-import { useState, type FormEvent } from 'react';
-import { Button, Form, Modal } from 'react-bootstrap';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { Dialog } from '../shell/Dialog';
 import { labelText, stageText, teachingText, text } from '../text/text';
 import { newRung, type Rung, type Step } from './editing';
 import { TeachingPicker } from './TeachingPicker';
@@ -14,8 +15,7 @@ interface Props {
 export function AddRungDialog({ after, onDo, onHide }: Props) {
   const [taught, setTaught] = useState<string[]>([]);
   const [stage, setStage] = useState(stageText(after?.stage ?? text('edit.firstStage')));
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     const id = crypto.randomUUID();
     const name = after && stage.trim() === stageText(after.stage) ? after.stage : stage.trim();
     onDo(
@@ -32,35 +32,23 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
     onHide();
   };
   return (
-    <Modal show onHide={onHide} animation={false} aria-labelledby="add-title">
-      <Modal.Body as="form" onSubmit={submit}>
-        <h2 id="add-title">{after ? text('edit.addAfter', { label: labelText(after.label) }) : text('edit.addFirst')}</h2>
-        <TeachingPicker not={taught} onPick={(what) => setTaught([...taught, what])} />
-        <ul className="chips">
-          {taught.map((t) => (
-            <li key={t}>
-              {teachingText(t)}
-              <button
-                type="button"
-                className="chip-gone"
-                aria-label={text('edit.takeOff', { label: labelText(t) })}
-                onClick={() => setTaught(taught.filter((other) => other !== t))}
-              >
-                ×
-              </button>
-            </li>
-          ))}
-        </ul>
-        {taught.length === 0 && <p className="quiet small">{text('edit.trickyOnly')}</p>}
-        <Form.Group controlId="add-stage" className="mb-3">
-          <Form.Label>{text('ladder.stageName')}</Form.Label>
-          <Form.Control required maxLength={80} value={stage} onChange={(e) => setStage(e.target.value)} />
-        </Form.Group>
-        <Button type="submit">{text('edit.addRung')}</Button>{' '}
-        <Button variant="link" onClick={onHide}>
-          {text('notes.cancel')}
-        </Button>
-      </Modal.Body>
-    </Modal>
+    <Dialog title={after ? text('edit.addAfter', { label: labelText(after.label) }) : text('edit.addFirst')} onHide={onHide} action={{ label: text('edit.addRung'), run: submit }}>
+      <TeachingPicker not={taught} onPick={(what) => setTaught([...taught, what])} />
+      <ul className="chips">
+        {taught.map((t) => (
+          <li key={t}>
+            {teachingText(t)}
+            <button type="button" className="chip-gone" aria-label={text('edit.takeOff', { label: labelText(t) })} onClick={() => setTaught(taught.filter((other) => other !== t))}>
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+      {taught.length === 0 && <p className="quiet small">{text('edit.trickyOnly')}</p>}
+      <Form.Group controlId="add-stage" className="mb-3">
+        <Form.Label>{text('ladder.stageName')}</Form.Label>
+        <Form.Control required maxLength={80} value={stage} onChange={(e) => setStage(e.target.value)} />
+      </Form.Group>
+    </Dialog>
   );
 }

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Button, Modal } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
+import { Dialog } from '../shell/Dialog';
 import { lineText, momentText, text, textOf } from '../text/text';
 import type { DraftChanges, Ladder } from './useLadder';
 
@@ -17,65 +18,61 @@ export function HistoryDialog({ ladder, changes, onLook, onHide }: { ladder: Lad
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/history', { params: { path: { schoolId: school.id, ladderId: ladder.id } } })),
   });
   return (
-    <Modal show onHide={onHide} animation={false} size="lg" aria-labelledby="history-title" scrollable>
-      <Modal.Body>
-        <h2 id="history-title">{text('history.title', { name: ladder.name })}</h2>
-        {history.isPending && <Loading />}
-        {history.error && <ErrorNote problem={history.error} retry={() => void history.refetch()} />}
-        {history.data && history.data.changes.length > 0 && (
-          <>
-            <h3>{text('history.draft')}</h3>
-            <ul className="history">
-              {history.data.changes.map((c) => (
-                <li key={c.version}>
-                  <span className="quiet">
-                    {text('history.by', { name: c.by, at: momentText(c.at) })} · {textOf('change', c.name)}
-                  </span>
-                  {c.lines.slice(0, 6).map((line, i) => (
-                    <div key={i}>{lineText(line)}</div>
-                  ))}
-                  {c.lines.length > 6 && <div className="quiet">{text('history.more', { count: c.lines.length - 6 })}</div>}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
-        {history.data && (
-          <>
-            <h3>{text('history.versions')}</h3>
-            <ul className="history">
-              {history.data.versions.map((v) => (
-                <li key={v.version}>
-                  <strong>{text('history.version', { version: v.version, name: v.name || text('history.unnamed') })}</strong>{' '}
-                  <span className="quiet">
-                    {text('history.by', { name: v.by ?? '', at: momentText(v.publishedAt) })}
-                    {v.groups.length > 0 && ` · ${text('history.groups', { groups: v.groups.join(', ') })}`}
-                  </span>
-                  <div>
-                    <Button size="sm" variant="link" className="px-0" onClick={() => onLook(v.version)}>
-                      {text('history.look')}
-                    </Button>{' '}
-                    {v.version > 1 && (
-                      <Button size="sm" variant="link" aria-expanded={open === v.version} onClick={() => setOpen(open === v.version ? null : v.version)}>
-                        {text('history.changed', { before: v.version - 1 })}
-                      </Button>
-                    )}
-                    {changes && (
-                      <Button size="sm" variant="link" onClick={() => changes.restore.mutate(v.version, { onSuccess: onHide })}>
-                        {text('history.restore')}
-                      </Button>
-                    )}
-                  </div>
-                  {open === v.version && <Difference ladder={ladder} from={v.version - 1} to={v.version} />}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
-        {changes?.restore.error && <ErrorNote problem={changes.restore.error} />}
-        <Button onClick={onHide}>{text('keys.close')}</Button>
-      </Modal.Body>
-    </Modal>
+    <Dialog title={text('history.title', { name: ladder.name })} onHide={onHide} cancel={text('keys.close')} size="lg">
+      {history.isPending && <Loading />}
+      {history.error && <ErrorNote problem={history.error} retry={() => void history.refetch()} />}
+      {history.data && history.data.changes.length > 0 && (
+        <>
+          <h3>{text('history.draft')}</h3>
+          <ul className="history">
+            {history.data.changes.map((c) => (
+              <li key={c.version}>
+                <span className="quiet">
+                  {text('history.by', { name: c.by, at: momentText(c.at) })} · {textOf('change', c.name)}
+                </span>
+                {c.lines.slice(0, 6).map((line, i) => (
+                  <div key={i}>{lineText(line)}</div>
+                ))}
+                {c.lines.length > 6 && <div className="quiet">{text('history.more', { count: c.lines.length - 6 })}</div>}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {history.data && (
+        <>
+          <h3>{text('history.versions')}</h3>
+          <ul className="history">
+            {history.data.versions.map((v) => (
+              <li key={v.version}>
+                <strong>{text('history.version', { version: v.version, name: v.name || text('history.unnamed') })}</strong>{' '}
+                <span className="quiet">
+                  {text('history.by', { name: v.by ?? '', at: momentText(v.publishedAt) })}
+                  {v.groups.length > 0 && ` · ${text('history.groups', { groups: v.groups.join(', ') })}`}
+                </span>
+                <div>
+                  <Button size="sm" variant="link" className="px-0" onClick={() => onLook(v.version)}>
+                    {text('history.look')}
+                  </Button>{' '}
+                  {v.version > 1 && (
+                    <Button size="sm" variant="link" aria-expanded={open === v.version} onClick={() => setOpen(open === v.version ? null : v.version)}>
+                      {text('history.changed', { before: v.version - 1 })}
+                    </Button>
+                  )}
+                  {changes && (
+                    <Button size="sm" variant="link" onClick={() => changes.restore.mutate(v.version, { onSuccess: onHide })}>
+                      {text('history.restore')}
+                    </Button>
+                  )}
+                </div>
+                {open === v.version && <Difference ladder={ladder} from={v.version - 1} to={v.version} />}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {changes?.restore.error && <ErrorNote problem={changes.restore.error} />}
+    </Dialog>
   );
 }
 

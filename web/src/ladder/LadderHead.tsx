@@ -1,3 +1,4 @@
+import { Kbd } from '../shell/Kbd';
 import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
@@ -51,10 +52,10 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
           {draft && changes && (
             <>
               <Button size="sm" variant="outline-secondary" disabled={!draft.canUndo || changes.undo.isPending} onClick={() => changes.undo.mutate()}>
-                {text('edit.undo')} <kbd>U</kbd>
+                {text('edit.undo')} <Kbd of="U" />
               </Button>
               <Button size="sm" variant="outline-secondary" disabled={!draft.canRedo || changes.redo.isPending} onClick={() => changes.redo.mutate()}>
-                {text('edit.redo')} <kbd>Y</kbd>
+                {text('edit.redo')} <Kbd of="Y" />
               </Button>
               <Button size="sm" variant="outline-secondary" onClick={() => onPanel('suggestions')}>
                 {text('suggest.title')}
@@ -62,10 +63,10 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
             </>
           )}
           <Button size="sm" variant="outline-secondary" onClick={() => onPanel('tricky')}>
-            {text('tricky.title')} <kbd>T</kbd>
+            {text('tricky.title')} <Kbd of="T" />
           </Button>
           <Button size="sm" variant="outline-secondary" onClick={() => onDialog('history')}>
-            {text('history.button')} <kbd>H</kbd>
+            {text('history.button')} <Kbd of="H" />
           </Button>
           {lead && !draft && (
             <Button size="sm" variant="outline-secondary" onClick={() => onDialog('new')}>
@@ -74,7 +75,7 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
           )}
           {lead && !draft && (
             <Button size="sm" onClick={() => onVersion('draft')}>
-              {text(summary.hasDraft ? 'edit.goOn' : 'edit.edit')} <kbd>E</kbd>
+              {text(summary.hasDraft ? 'edit.goOn' : 'edit.edit')} <Kbd of="E" />
             </Button>
           )}
           {draft && (
@@ -85,7 +86,7 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
                 </Button>
               )}
               <Button size="sm" disabled={draft.changes === 0} onClick={() => onDialog('publish')}>
-                {text('publish.button')} <kbd>P</kbd>
+                {text('publish.button')} <Kbd of="P" />
               </Button>
             </>
           )}

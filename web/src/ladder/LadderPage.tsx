@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router';
 import { ApiProblem, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
-import { useKeys } from '../shell/keys';
+import { useActions, type Action } from '../shell/actions';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { labelText, text, textOf } from '../text/text';
@@ -71,16 +71,23 @@ export function LadderPage() {
     [choose, stop],
   );
 
-  useKeys(
-    {
-      u: () => changes.undo.mutate(),
-      y: () => changes.redo.mutate(),
-      a: () => setDialog('add'),
-      p: () => setDialog('publish'),
-    },
-    draft !== undefined && dialog === null,
-  );
-  useKeys({ e: () => put({ version: 'draft' }), t: () => put({ panel: panel === 'tricky' ? null : 'tricky' }), h: () => setDialog('history') }, dialog === null);
+  const editing: Action[] = [
+    { keys: ['u'], label: 'keys.u', run: () => changes.undo.mutate() },
+    { keys: ['y'], label: 'keys.y', run: () => changes.redo.mutate() },
+    { keys: ['a'], label: 'keys.add', run: () => setDialog('add') },
+    { keys: ['p'], label: 'keys.publish', run: () => setDialog('publish') },
+    { keys: ['Alt'], shown: 'Alt ↑ ↓', label: 'keys.alt' },
+    { keys: ['Control'], shown: 'Ctrl X V', label: 'keys.cut' },
+    { keys: ['Delete'], shown: 'Del', label: 'keys.del' },
+  ];
+  const looking: Action[] = [
+    { keys: ['ArrowUp'], shown: '↑ ↓', label: 'keys.arrows' },
+    { keys: ['e'], label: 'keys.e', run: () => put({ version: 'draft' }) },
+    { keys: ['t'], label: 'keys.t', run: () => put({ panel: panel === 'tricky' ? null : 'tricky' }) },
+    { keys: ['h'], label: 'keys.h', run: () => setDialog('history') },
+  ];
+  useActions(editing, draft !== undefined && dialog === null);
+  useActions(looking, dialog === null);
 
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   if (ladders.isPending) return <Loading />;

@@ -1,10 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useFacts } from '../facts/facts';
-import { useState, type FormEvent } from 'react';
-import { Button, Form, Modal } from 'react-bootstrap';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
+import { Dialog } from '../shell/Dialog';
 import { text, textOf } from '../text/text';
 
 /** A new ladder of the school's: from one of the shipped orders, from one it has, or from nothing. */
@@ -22,57 +23,36 @@ export function NewLadderDialog({ ladders, onMade, onHide }: { ladders: Schemas[
       onMade(made);
     },
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    make.mutate();
-  };
   return (
-    <Modal show onHide={onHide} animation={false} aria-labelledby="new-title">
-      <Modal.Body as="form" onSubmit={submit}>
-        <h2 id="new-title">{text('new.title')}</h2>
-        <Form.Group controlId="new-name" className="mb-3">
-          <Form.Label>{text('new.name')}</Form.Label>
-          <Form.Control required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
-        </Form.Group>
-        <fieldset className="mb-3">
-          <legend className="fs-6">{text('new.from')}</legend>
-          {[...shipped, 'blank'].map((start) => (
-            <Form.Check
-              key={start}
-              type="radio"
-              name="from"
-              id={`from-${start}`}
-              label={
-                <>
-                  <strong>{textOf('approach', start)}</strong> <span className="quiet">{textOf('approachHelp', start)}</span>
-                </>
-              }
-              checked={from === start}
-              onChange={() => setFrom(start)}
-            />
+    <Dialog title={text('new.title')} onHide={onHide} action={{ label: text('new.make'), run: () => make.mutate(), disabled: make.isPending }}>
+      <Form.Group controlId="new-name" className="mb-3">
+        <Form.Label>{text('new.name')}</Form.Label>
+        <Form.Control required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
+      </Form.Group>
+      <fieldset className="mb-3">
+        <legend className="fs-6">{text('new.from')}</legend>
+        {[...shipped, 'blank'].map((start) => (
+          <Form.Check
+            key={start}
+            type="radio"
+            name="from"
+            id={`from-${start}`}
+            label={
+              <>
+                <strong>{textOf('approach', start)}</strong> <span className="quiet">{textOf('approachHelp', start)}</span>
+              </>
+            }
+            checked={from === start}
+            onChange={() => setFrom(start)}
+          />
+        ))}
+        {ladders
+          .filter((l) => l.latestVersion > 0)
+          .map((l) => (
+            <Form.Check key={l.id} type="radio" name="from" id={`from-${l.id}`} label={text('new.copy', { name: l.name })} checked={from === l.id} onChange={() => setFrom(l.id)} />
           ))}
-          {ladders
-            .filter((l) => l.latestVersion > 0)
-            .map((l) => (
-              <Form.Check
-                key={l.id}
-                type="radio"
-                name="from"
-                id={`from-${l.id}`}
-                label={text('new.copy', { name: l.name })}
-                checked={from === l.id}
-                onChange={() => setFrom(l.id)}
-              />
-            ))}
-        </fieldset>
-        {make.error && <ErrorNote problem={make.error} />}
-        <Button type="submit" disabled={make.isPending}>
-          {text('new.make')}
-        </Button>{' '}
-        <Button variant="link" onClick={onHide}>
-          {text('notes.cancel')}
-        </Button>
-      </Modal.Body>
-    </Modal>
+      </fieldset>
+      {make.error && <ErrorNote problem={make.error} />}
+    </Dialog>
   );
 }

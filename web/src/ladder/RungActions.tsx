@@ -1,4 +1,5 @@
 import { Button } from 'react-bootstrap';
+import { Kbd } from '../shell/Kbd';
 import { text } from '../text/text';
 import { mergeSteps, newRung, splitSteps, type Rung, type Step } from './editing';
 import { BestPlace } from './Suggestions';
@@ -46,7 +47,7 @@ export function RungActions({ places, rung, next, chosen, onDo, onTake, onCut, o
           {text(many ? 'edit.removeMany' : 'edit.remove', { count: chosen.length })} <kbd>Del</kbd>
         </Button>
         <Button size="sm" variant="outline-secondary" onClick={onAdd}>
-          {text('edit.add')} <kbd>A</kbd>
+          {text('edit.add')} <Kbd of="A" />
         </Button>
         <Button size="sm" variant="outline-secondary" onClick={() => day('review')}>
           {text('edit.reviewDay')}

@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
-import { useKeys } from '../shell/keys';
+import { useActions } from '../shell/actions';
+import { Kbd } from '../shell/Kbd';
 import { Loading } from '../shell/Loading';
 import { labelText, text, warningText } from '../text/text';
 import type { Ladder } from './useLadder';
@@ -19,7 +20,7 @@ export function Suggestions({ ladder, onTake }: { ladder: Ladder; onTake: (move:
       answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/suggestions', { params: { path: { schoolId: school.id, ladderId: ladder.id } }, signal })),
   });
   const take = (i: number) => () => moves.data?.[i] && onTake(moves.data[i]);
-  useKeys({ '1': take(0), '2': take(1), '3': take(2) });
+  useActions([{ keys: ['1', '2', '3'], shown: '1 2 3', label: 'keys.take', run: (event) => take(Number(event.key) - 1)() }]);
   return (
     <section className="suggestions">
       <h2>{text('suggest.title')}</h2>
@@ -30,7 +31,7 @@ export function Suggestions({ ladder, onTake }: { ladder: Ladder; onTake: (move:
           <li key={move.rungId}>
             <MoveReason move={move} />
             <Button size="sm" variant="outline-primary" onClick={() => onTake(move)}>
-              {text('suggest.take')} <kbd>{i + 1}</kbd>
+              {text('suggest.take')} <Kbd of={String(i + 1)} />
             </Button>
           </li>
         ))}
@@ -59,13 +60,13 @@ export function MoveReason({ move }: { move: Move }) {
 /** The best place for one rung, taken with M. */
 export function BestPlace({ places, onTake }: { places: Schemas['PlacesView']; onTake: (move: Move) => void }) {
   const best = places.best;
-  useKeys({ m: () => best && onTake(best) }, best !== null);
+  useActions([{ keys: ['m'], label: 'keys.m', run: () => best && onTake(best) }], best !== null);
   if (!best) return <p className="quiet">{text('suggest.stays')}</p>;
   return (
     <div className="best-place">
       <MoveReason move={best} />
       <Button size="sm" variant="outline-primary" onClick={() => onTake(best)}>
-        {text('suggest.tryMove')} <kbd>M</kbd>
+        {text('suggest.tryMove')} <Kbd of="M" />
       </Button>
     </div>
   );

@@ -5,7 +5,7 @@ import type { Schemas } from '../api/client';
 import { labelText, saysText, text, textOf } from '../text/text';
 import { ItemShown } from './ItemShown';
 import { ItemTile } from './ItemTile';
-import { cardsOf, minutesOf, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './lesson';
+import { cardsOf, minutesOf, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './kinds';
 import { TypeOwn } from './TypeOwn';
 import { tileOf } from './why';
 
@@ -31,7 +31,7 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
   const name = textOf('activity', activity.kind);
   const oral = activity.items.some((i) => i.$type === 'word' && i.oral);
   const changeable = editable && !known.fixed;
-  const send = (command: Partial<Command> & Pick<Command, 'type'>) => onCommand({ activityId: activity.id, ...command });
+  const activityId = activity.id;
   const isBroken = (id: string) => problems.some((p) => p.itemId === id);
   return (
     <article className="activity" data-activity={activity.id}>
@@ -43,7 +43,13 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
         </span>
         <span className="activity-actions">
           {changeable && (
-            <Button variant="link" size="sm" disabled={busy} aria-label={text('lesson.othersFor', { activity: name })} onClick={() => send({ type: 'choose-others' })}>
+            <Button
+              variant="link"
+              size="sm"
+              disabled={busy}
+              aria-label={text('lesson.othersFor', { activity: name })}
+              onClick={() => onCommand({ type: 'choose-others', activityId })}
+            >
               {text('lesson.others')}
             </Button>
           )}
@@ -64,7 +70,7 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
               value={Math.max(1, Math.round(activity.seconds / 60))}
               disabled={busy}
               aria-label={text('lesson.lengthFor', { activity: name })}
-              onChange={(e) => send({ type: 'set-length', seconds: Number(e.target.value) * 60 })}
+              onChange={(e) => onCommand({ type: 'set-length', activityId, seconds: Number(e.target.value) * 60 })}
             >
               {Array.from({ length: 15 }, (_, i) => (
                 <option key={i} value={i + 1}>
@@ -78,7 +84,7 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
             size="sm"
             disabled={busy || at === 0}
             aria-label={text('lesson.moveUpFor', { activity: name })}
-            onClick={() => send({ type: 'move-activity', place: at - 1 })}
+            onClick={() => onCommand({ type: 'move-activity', activityId, place: at - 1 })}
           >
             {text('lesson.moveUp')}
           </Button>
@@ -87,14 +93,22 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
             size="sm"
             disabled={busy || at === of - 1}
             aria-label={text('lesson.moveDownFor', { activity: name })}
-            onClick={() => send({ type: 'move-activity', place: at + 1 })}
+            onClick={() => onCommand({ type: 'move-activity', activityId, place: at + 1 })}
           >
             {text('lesson.moveDown')}
           </Button>
-          <Button variant="outline-secondary" size="sm" disabled={busy} aria-label={text('lesson.dropFor', { activity: name })} onClick={() => send({ type: 'drop-activity' })}>
+          <Button
+            variant="outline-secondary"
+            size="sm"
+            disabled={busy}
+            aria-label={text('lesson.dropFor', { activity: name })}
+            onClick={() => onCommand({ type: 'drop-activity', activityId })}
+          >
             {text('lesson.drop')}
           </Button>
-          {known.takes !== 'none' && <TypeOwn view={view} part={part} activity={activity} busy={busy} onAdd={(typed) => send({ type: 'add-text', text: typed })} />}
+          {known.takes !== 'none' && (
+            <TypeOwn view={view} part={part} activity={activity} busy={busy} onAdd={(typed) => onCommand({ type: 'add-text', activityId, text: typed })} />
+          )}
         </div>
       )}
       {oral && <p className="quiet small mb-2">{text('lesson.onlySaid')}</p>}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { text, textOf } from '../text/text';
 import { useFacts } from '../facts/facts';
-import { type ActivityKind, type Command, type LessonView, type PartKind } from './lesson';
+import { type ActivityKind, type Command, type LessonView, type PartKind } from './kinds';
 
 /** One more activity for a part. */
 export function AddActivity({ part, view, busy, onCommand }: { part: PartKind; view: LessonView; busy: boolean; onCommand: (command: Command) => void }) {

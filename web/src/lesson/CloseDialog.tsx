@@ -1,9 +1,11 @@
-import { useState, type FormEvent } from 'react';
-import { Button, Form, Modal } from 'react-bootstrap';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
+import { Dialog } from '../shell/Dialog';
 import { labelText, text, textOf } from '../text/text';
-import { cardsOf, type Closing, type LessonView, type useLessonChanges } from './lesson';
+import { type useLessonChanges } from './lesson';
+import { cardsOf, type Closing, type LessonView } from './kinds';
 
 interface Props {
   view: LessonView;
@@ -28,84 +30,72 @@ export function CloseDialog({ view, close, onHide }: Props) {
   const [wobbled, setWobbled] = useState<string[]>([]);
   const isQuiet = view.lesson.target.length + view.lesson.patterns.length === 0;
   const toCome = view.date > school.today;
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     close.mutate({ entryId, outcome, stoppedAt: outcome === 'stopped' ? stoppedAt : null, wobbled }, { onSuccess: onHide });
   };
   return (
-    <Modal show onHide={onHide} animation={false} aria-labelledby="close-title">
-      <Modal.Body as="form" onSubmit={submit}>
-        <h2 id="close-title">{text('close.title')}</h2>
-        {toCome && <p>{text('close.notYet')}</p>}
-        <fieldset disabled={toCome} className="close-choices">
-          <legend className="visually-hidden">{text('close.title')}</legend>
-          <Form.Check
-            type="radio"
-            name="outcome"
-            id="outcome-taught"
-            label={
-              <>
-                {text('close.taught')} <span className="quiet">{text(isQuiet ? 'close.quietHelp' : 'close.taughtHelp', { what: labelText(view.rungLabel) })}</span>
-              </>
-            }
-            checked={outcome === 'taught'}
-            onChange={() => setOutcome('taught')}
-          />
-          <Form.Check type="radio" name="outcome" id="outcome-stopped" label={text('close.stopped')} checked={outcome === 'stopped'} onChange={() => setOutcome('stopped')} />
-          {outcome === 'stopped' && (
-            <Form.Select aria-label={text('close.activity')} value={stoppedAt} onChange={(e) => setStoppedAt(e.target.value)}>
-              {view.lesson.parts.map((part) => (
-                <optgroup key={part.kind} label={textOf('part', part.kind)}>
-                  {part.activities.map((a) => (
-                    <option key={a.id} value={a.id}>
-                      {textOf('activity', a.kind)}
-                    </option>
-                  ))}
-                </optgroup>
-              ))}
-            </Form.Select>
-          )}
-          <Form.Check
-            type="radio"
-            name="outcome"
-            id="outcome-not-taught"
-            label={
-              <>
-                {text('close.notTaught')} <span className="quiet">{text('close.notTaughtHelp')}</span>
-              </>
-            }
-            checked={outcome === 'not-taught'}
-            onChange={() => setOutcome('not-taught')}
-          />
-        </fieldset>
-        {outcome !== 'not-taught' && !toCome && (
-          <fieldset className="wobbled">
-            <legend>
-              {text('close.wobbled')} <span className="quiet">{text('close.wobbledHelp')}</span>
-            </legend>
-            {shownIn(view).map((card) => (
-              <button
-                key={card.correspondence}
-                type="button"
-                className="chip literacy"
-                aria-pressed={wobbled.includes(card.correspondence)}
-                onClick={() => setWobbled(wobbled.includes(card.correspondence) ? wobbled.filter((w) => w !== card.correspondence) : [...wobbled, card.correspondence])}
-              >
-                {card.grapheme}
-              </button>
+    <Dialog title={text('close.title')} onHide={onHide} action={{ label: text('close.save'), run: submit, disabled: toCome || close.isPending }}>
+      {toCome && <p>{text('close.notYet')}</p>}
+      <fieldset disabled={toCome} className="close-choices">
+        <legend className="visually-hidden">{text('close.title')}</legend>
+        <Form.Check
+          type="radio"
+          name="outcome"
+          id="outcome-taught"
+          label={
+            <>
+              {text('close.taught')} <span className="quiet">{text(isQuiet ? 'close.quietHelp' : 'close.taughtHelp', { what: labelText(view.rungLabel) })}</span>
+            </>
+          }
+          checked={outcome === 'taught'}
+          onChange={() => setOutcome('taught')}
+        />
+        <Form.Check type="radio" name="outcome" id="outcome-stopped" label={text('close.stopped')} checked={outcome === 'stopped'} onChange={() => setOutcome('stopped')} />
+        {outcome === 'stopped' && (
+          <Form.Select aria-label={text('close.activity')} value={stoppedAt} onChange={(e) => setStoppedAt(e.target.value)}>
+            {view.lesson.parts.map((part) => (
+              <optgroup key={part.kind} label={textOf('part', part.kind)}>
+                {part.activities.map((a) => (
+                  <option key={a.id} value={a.id}>
+                    {textOf('activity', a.kind)}
+                  </option>
+                ))}
+              </optgroup>
             ))}
-          </fieldset>
+          </Form.Select>
         )}
-        {close.error && <ErrorNote problem={close.error} />}
-        <div className="dialog-actions">
-          <Button type="submit" disabled={toCome || close.isPending}>
-            {text('close.save')}
-          </Button>
-          <Button variant="outline-secondary" onClick={onHide}>
-            {text('close.cancel')}
-          </Button>
-        </div>
-      </Modal.Body>
-    </Modal>
+        <Form.Check
+          type="radio"
+          name="outcome"
+          id="outcome-not-taught"
+          label={
+            <>
+              {text('close.notTaught')} <span className="quiet">{text('close.notTaughtHelp')}</span>
+            </>
+          }
+          checked={outcome === 'not-taught'}
+          onChange={() => setOutcome('not-taught')}
+        />
+      </fieldset>
+      {outcome !== 'not-taught' && !toCome && (
+        <fieldset className="wobbled">
+          <legend>
+            {text('close.wobbled')} <span className="quiet">{text('close.wobbledHelp')}</span>
+          </legend>
+          {shownIn(view).map((card) => (
+            <button
+              key={card.correspondence}
+              type="button"
+              className="chip literacy"
+              aria-pressed={wobbled.includes(card.correspondence)}
+              onClick={() => setWobbled(wobbled.includes(card.correspondence) ? wobbled.filter((w) => w !== card.correspondence) : [...wobbled, card.correspondence])}
+            >
+              {card.grapheme}
+            </button>
+          ))}
+        </fieldset>
+      )}
+      {close.error && <ErrorNote problem={close.error} />}
+    </Dialog>
   );
 }

@@ -1,5 +1,5 @@
 import { text } from '../text/text';
-import type { CrosswordItem } from './lesson';
+import type { CrosswordItem } from './kinds';
 import { Picture } from './Picture';
 
 /** The clues of a crossword, each a picture or a sentence with the word left out. */

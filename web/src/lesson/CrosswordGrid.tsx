@@ -1,5 +1,5 @@
 import { text } from '../text/text';
-import type { CrosswordItem } from './lesson';
+import type { CrosswordItem } from './kinds';
 
 /** A crossword's boxes, its numbers in them, and its letters once they are shown. */
 export function CrosswordGrid({ item, answers }: { item: CrosswordItem; answers: boolean }) {

@@ -1,7 +1,7 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ItemShown } from './ItemShown';
-import type { ActivityKind, Item } from './lesson';
+import type { ActivityKind, Item } from './kinds';
 import { VerdictLine } from './VerdictLine';
 
 afterEach(cleanup);

@@ -4,7 +4,7 @@ import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { CrosswordClues } from './CrosswordClues';
 import { CrosswordGrid } from './CrosswordGrid';
-import { notShown, type Activity, type Item, type SentenceItem } from './lesson';
+import { notShown, type Activity, type Item, type SentenceItem } from './kinds';
 import { Picture } from './Picture';
 
 interface Props {

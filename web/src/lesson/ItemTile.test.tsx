@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { shippedFacts } from '../facts/shipped';
 import { ItemTile } from './ItemTile';
-import type { ActivityKind, Command, Item } from './lesson';
+import type { ActivityKind, Command, Item } from './kinds';
 import { tileOf } from './why';
 
 afterEach(cleanup);

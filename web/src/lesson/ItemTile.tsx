@@ -2,7 +2,7 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import { text } from '../text/text';
 import { BanDialog } from './BanDialog';
 import { ItemShown } from './ItemShown';
-import type { Activity, Command } from './lesson';
+import type { Activity, Command } from './kinds';
 import { whyOf, type TileItem } from './why';
 
 interface Props {

@@ -2,22 +2,24 @@ import { Button, Dropdown } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { useNarrow } from '../shell/useNarrow';
 import { text, textOf } from '../text/text';
-import type { LessonView } from './lesson';
+import type { LessonView } from './kinds';
 
 interface Props {
   view: LessonView;
   say: boolean;
   canUndo: boolean;
+  canRedo: boolean;
   onSay: () => void;
   onCover: (() => void) | null;
   onCopy: (() => void) | null;
   onUndo: () => void;
+  onRedo: () => void;
 }
 
 type Tool = { label: string; to?: string; onClick?: () => void };
 
 /** Under a lesson's head: the days beside it, how it stands, and what is used less; on a phone the last goes into a menu. */
-export function LessonBar({ view, say, canUndo, onSay, onCover, onCopy, onUndo }: Props) {
+export function LessonBar({ view, say, canUndo, canRedo, onSay, onCover, onCopy, onUndo, onRedo }: Props) {
   const narrow = useNarrow();
   const tools: Tool[] = [
     { label: text('lesson.gather'), to: `/groups/${view.groupId}/gather/${view.date}` },
@@ -44,6 +46,11 @@ export function LessonBar({ view, say, canUndo, onSay, onCover, onCopy, onUndo }
         <Button variant="link" disabled={!canUndo} onClick={onUndo}>
           {text('lesson.undo')}
         </Button>
+        {canRedo && (
+          <Button variant="link" onClick={onRedo}>
+            {text('lesson.redo')}
+          </Button>
+        )}
         {narrow && (
           <Dropdown align="end">
             <Dropdown.Toggle variant="outline-secondary" size="sm">

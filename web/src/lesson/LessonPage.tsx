@@ -5,7 +5,9 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { answered, ApiProblem, client } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
-import { useKeys } from '../shell/keys';
+import { useActions } from '../shell/actions';
+import { Kbd } from '../shell/Kbd';
+import { tileActions } from './tileActions';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, isQuietDay, labelText, reasonText, text, textOf } from '../text/text';
@@ -15,7 +17,8 @@ import { CloseDialog } from './CloseDialog';
 import { CoverDialog } from './CoverDialog';
 import { CopyDialog, Remark } from './LessonTools';
 import { TooFewNote } from './TooFewNote';
-import { minutesOf, useLesson, useLessonChanges, type LessonView } from './lesson';
+import { useLesson, useLessonChanges } from './lesson';
+import { minutesOf, type LessonView } from './kinds';
 import { LessonBar } from './LessonBar';
 import { PartIcon } from './PartIcon';
 
@@ -39,15 +42,19 @@ function OpenLesson({ view }: { view: LessonView }) {
   const past = view.date < useSchool().school.today;
   const title = text('lesson.title', { group: view.groupName, date: dayText(view.date) });
   usePageTitle(title);
-  useKeys(
-    {
-      b: () => void navigate(`${here}/board`),
-      p: () => void navigate(`${here}/print`),
-      c: () => setDialog('close'),
-      s: () => setSay(!say),
-      g: () => void navigate(`/groups/${view.groupId}/gather/${view.date}`),
-      u: () => planned && view.canUndo && change.mutate({ type: 'undo' }),
-    },
+  const undo = () => planned && view.canUndo && change.mutate({ type: 'undo' });
+  const redo = () => planned && view.canRedo && change.mutate({ type: 'redo' });
+  useActions(
+    [
+      { keys: ['b'], label: 'keys.b', run: () => void navigate(`${here}/board`) },
+      { keys: ['p'], label: 'keys.p', run: () => void navigate(`${here}/print`) },
+      { keys: ['c'], label: 'keys.c', run: () => setDialog('close') },
+      { keys: ['s'], label: 'keys.say', run: () => setSay(!say) },
+      { keys: ['g'], label: 'keys.g', run: () => void navigate(`/groups/${view.groupId}/gather/${view.date}`) },
+      { keys: ['u'], label: 'keys.u', run: undo },
+      { keys: ['y'], label: 'keys.y', run: redo },
+      ...tileActions(planned),
+    ],
     dialog === null,
   );
   const when = view.isToday ? 'lesson.today' : planned ? 'lesson.nextDay' : 'lesson.pastDay';
@@ -66,10 +73,10 @@ function OpenLesson({ view }: { view: LessonView }) {
         </div>
         <div className="lesson-actions">
           <Link className="btn btn-primary btn-lg" to={`${here}/board`}>
-            {text('lesson.board')} <kbd>B</kbd>
+            {text('lesson.board')} <Kbd of="B" />
           </Link>
           <Button variant="outline-primary" size="lg" onClick={() => setDialog('close')}>
-            {text('lesson.close')} <kbd>C</kbd>
+            {text('lesson.close')} <Kbd of="C" />
           </Button>
         </div>
       </header>
@@ -77,10 +84,12 @@ function OpenLesson({ view }: { view: LessonView }) {
         view={view}
         say={say}
         canUndo={planned && view.canUndo && !change.isPending}
+        canRedo={planned && view.canRedo && !change.isPending}
         onSay={() => setSay(!say)}
         onCover={past ? null : () => setDialog('cover')}
         onCopy={planned ? () => setDialog('copy') : null}
-        onUndo={() => change.mutate({ type: 'undo' })}
+        onUndo={undo}
+        onRedo={redo}
       />
       {change.error &&
         (change.error instanceof ApiProblem && change.error.code === 'too-few-words' && change.variables ? (

@@ -5,7 +5,8 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, text } from '../text/text';
-import { useLesson, type LessonView } from './lesson';
+import { useLesson } from './lesson';
+import { type LessonView } from './kinds';
 import { LessonSheet } from './LessonSheet';
 
 /** The lesson on one page of paper, for a teacher's hand; with what to say, for a cover adult. */

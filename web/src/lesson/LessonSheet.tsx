@@ -2,7 +2,7 @@ import { countOf, dayText, isQuietDay, labelText, saysText, text, textOf } from 
 import { MarkedWord } from '../words/MarkedWord';
 import { LevelsLine, sayText } from './ActivityView';
 import { ItemShown } from './ItemShown';
-import { minutesOf, type Activity, type Item, type LessonView } from './lesson';
+import { minutesOf, type Activity, type Item, type LessonView } from './kinds';
 
 interface Props {
   lesson: LessonView['lesson'];

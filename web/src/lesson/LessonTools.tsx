@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { Button, Form, Modal } from 'react-bootstrap';
+import { Button, Form } from 'react-bootstrap';
 import { useQuery } from '@tanstack/react-query';
 import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
+import { Dialog } from '../shell/Dialog';
 import { text } from '../text/text';
-import type { Command, LessonView } from './lesson';
+import type { Command, LessonView } from './kinds';
 
 /** The teacher's own note for the day. */
 export function Remark({ view, editable, busy, onCommand }: { view: LessonView; editable: boolean; busy: boolean; onCommand: (command: Command) => void }) {
@@ -34,34 +35,21 @@ export function CopyDialog({ view, onCommand, onHide }: { view: LessonView; onCo
   });
   const others = (groups.data ?? []).filter((g) => g.id !== view.groupId);
   const [from, setFrom] = useState('');
+  const copy = () => {
+    onCommand({ type: 'copy', fromGroup: from, fromDate: view.date });
+    onHide();
+  };
   return (
-    <Modal show onHide={onHide} animation={false} aria-labelledby="copy-title">
-      <Modal.Body>
-        <h2 id="copy-title">{text('lesson.copy')}</h2>
-        <p>{text('lesson.copyHelp')}</p>
-        <Form.Select value={from} aria-label={text('lesson.copy')} onChange={(e) => setFrom(e.target.value)}>
-          <option value="" />
-          {others.map((g) => (
-            <option key={g.id} value={g.id}>
-              {g.name}
-            </option>
-          ))}
-        </Form.Select>
-        <div className="dialog-actions mt-3">
-          <Button
-            disabled={from === ''}
-            onClick={() => {
-              onCommand({ type: 'copy', fromGroup: from, fromDate: view.date });
-              onHide();
-            }}
-          >
-            {text('lesson.copyDo')}
-          </Button>
-          <Button variant="outline-secondary" onClick={onHide}>
-            {text('close.cancel')}
-          </Button>
-        </div>
-      </Modal.Body>
-    </Modal>
+    <Dialog title={text('lesson.copy')} onHide={onHide} action={{ label: text('lesson.copyDo'), run: copy, disabled: from === '' }}>
+      <p>{text('lesson.copyHelp')}</p>
+      <Form.Select value={from} aria-label={text('lesson.copy')} onChange={(e) => setFrom(e.target.value)}>
+        <option value="" />
+        {others.map((g) => (
+          <option key={g.id} value={g.id}>
+            {g.name}
+          </option>
+        ))}
+      </Form.Select>
+    </Dialog>
   );
 }

@@ -1,7 +1,8 @@
 import { useDeferredValue, useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { text, textOf } from '../text/text';
-import { useVerdicts, type Activity, type LessonView, type PartKind } from './lesson';
+import { useVerdicts } from './lesson';
+import { type Activity, type LessonView, type PartKind } from './kinds';
 import { VerdictLine } from './VerdictLine';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { dayText, teachingText, text, textOf } from '../text/text';
-import type { Verdict } from './lesson';
+import type { Verdict } from './kinds';
 
 /** What a group can do with a word, what it needs and when. */
 export function VerdictLine({ verdict, name }: { verdict: Verdict; name?: string }) {

@@ -1,28 +1,15 @@
+import type { Closing, Command, LessonView, PartKind, Verdict } from './kinds';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { answered, ApiProblem, client, type Schemas } from '../api/client';
+import { answered, ApiProblem, client } from '../api/client';
 import { useSchool } from '../session/session';
-
-export type LessonView = Schemas['LessonView'];
-export type Activity = Schemas['Activity'];
-export type Item = Schemas['Item'];
-export type WordItem = Schemas['ItemWordItem'];
-export type CardItem = Schemas['ItemCardItem'];
-export type SentenceItem = Schemas['ItemSentenceItem'];
-export type GapItem = Schemas['ItemGapItem'];
-export type SpellingsItem = Schemas['ItemSpellingsItem'];
-export type CrosswordItem = Schemas['ItemCrosswordItem'];
-export type Verdict = Schemas['VerdictView'];
-export type ActivityKind = Activity['kind'];
-export type PartKind = LessonView['lesson']['parts'][number]['kind'];
-export type Command = Schemas['LessonCommand'];
-export type Closing = Schemas['CloseRequest'];
+import { openLesson } from './openLesson';
 
 /** The lesson of a group on a day, planned by the server when the day is opened for the first time. */
 export function useLesson(groupId: string, date: string) {
   const { school } = useSchool();
   return useQuery({
     queryKey: ['lesson', school.id, groupId, date],
-    queryFn: () => answered(client.PUT('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}', { params: { path: { schoolId: school.id, groupId, date } } })),
+    queryFn: () => openLesson(school.id, groupId, date),
     staleTime: Infinity,
   });
 }
@@ -32,7 +19,7 @@ export function useLessonChanges(lesson: LessonView) {
   const { school } = useSchool();
   const queries = useQueryClient();
   const key = ['lesson', school.id, lesson.groupId, lesson.date];
-  const params = { path: { schoolId: school.id, groupId: lesson.groupId, date: lesson.date }, header: { 'If-Match': String(lesson.version) } };
+  const params = { path: { schoolId: school.id, lessonId: lesson.id }, header: { 'If-Match': String(lesson.version) } };
   const settle = {
     onSuccess: (changed: LessonView) => {
       queries.setQueryData(key, changed);
@@ -47,7 +34,7 @@ export function useLessonChanges(lesson: LessonView) {
   const change = useMutation({
     mutationFn: (command: Command) =>
       answered(
-        client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/commands', {
+        client.POST('/api/schools/{schoolId}/lessons/{lessonId}/commands', {
           params,
           body: command,
         }),
@@ -55,7 +42,7 @@ export function useLessonChanges(lesson: LessonView) {
     ...settle,
   });
   const close = useMutation({
-    mutationFn: (closing: Closing) => answered(client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/closing', { params, body: closing })),
+    mutationFn: (closing: Closing) => answered(client.POST('/api/schools/{schoolId}/lessons/{lessonId}/closing', { params, body: closing })),
     ...settle,
     onSuccess: (changed: LessonView) => {
       settle.onSuccess(changed);
@@ -70,14 +57,14 @@ export function useLessonChanges(lesson: LessonView) {
 export function useVerdicts(lesson: LessonView, part: PartKind, typed: string) {
   const { school } = useSchool();
   return useQuery({
-    queryKey: ['verdicts', school.id, lesson.groupId, lesson.date, part, typed],
+    queryKey: ['verdicts', school.id, lesson.id, part, typed],
     enabled: typed.length > 0,
     staleTime: 60_000,
     placeholderData: (before: Verdict[] | undefined) => before,
     queryFn: () =>
       answered(
-        client.GET('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/verdicts', {
-          params: { path: { schoolId: school.id, groupId: lesson.groupId, date: lesson.date }, query: { text: typed, part } },
+        client.GET('/api/schools/{schoolId}/lessons/{lessonId}/verdicts', {
+          params: { path: { schoolId: school.id, lessonId: lesson.id }, query: { text: typed, part } },
         }),
       ),
   });
@@ -92,12 +79,3 @@ export function useTemplates() {
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/templates', { params: { path: { schoolId: school.id } } })),
   });
 }
-
-/** Stands where every kind of item was shown: a kind that the server has and a screen does not know does not compile. */
-export const notShown = (kind: undefined): null => kind ?? null;
-
-/** The cards among items. */
-export const cardsOf = (items: readonly Item[]) => items.filter((i): i is CardItem => i.$type === 'card');
-
-/** Whole minutes to show for a stretch of the lesson, at least one. */
-export const minutesOf = (seconds: number) => Math.max(1, Math.round(seconds / 60));

@@ -1,6 +1,6 @@
 import { labelText, reasonText, soundText, text } from '../text/text';
 import { activityFacts, itemFacts, type Facts } from '../facts/facts';
-import type { Activity, Item } from './lesson';
+import type { Activity, Item } from './kinds';
 
 /** An item that says why it is there: as a tile it can be asked about, kept or changed alone. */
 export type TileItem = Exclude<Extract<Item, { reasons?: unknown }>, { $type?: 'text' }>;

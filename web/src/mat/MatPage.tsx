@@ -4,7 +4,8 @@ import { Link, useParams } from 'react-router';
 import { answered, client, type Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
-import { useKeys } from '../shell/keys';
+import { useActions } from '../shell/actions';
+import { Kbd } from '../shell/Kbd';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, labelText, stageText, text } from '../text/text';
@@ -19,7 +20,7 @@ export function MatPage() {
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups/{groupId}/mats/{date}', { params: { path: { schoolId: school.id, groupId, date } } })),
   });
   usePageTitle(text('mat.link'));
-  useKeys({ p: () => window.print() });
+  useActions([{ keys: ['p'], label: 'keys.printPage', run: () => window.print() }]);
   if (mat.isPending) return <Loading />;
   if (mat.error) return <ErrorNote problem={mat.error} retry={() => void mat.refetch()} />;
   return (
@@ -27,7 +28,7 @@ export function MatPage() {
       <p className="no-print">
         <Link to="/">{text('mat.back')}</Link>{' '}
         <Button size="sm" onClick={() => window.print()}>
-          {text('mat.print')} <kbd>P</kbd>
+          {text('mat.print')} <Kbd of="P" />
         </Button>
       </p>
       <TaughtSoFar mat={mat.data} />

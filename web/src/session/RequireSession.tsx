@@ -1,28 +1,29 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { Navigate, Outlet, useLocation } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { WithFacts } from '../facts/WithFacts';
 import { ErrorBoundary } from '../shell/ErrorBoundary';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
-import { applyStyle, useStyle } from '../style/useStyle';
+import { applyStyle } from '../style/applyStyle';
+import { useStyle } from '../style/useStyle';
 import { setLanguage } from '../text/text';
 import { ChooseSchool } from './ChooseSchool';
 import { useSessionEnded } from './ended';
 import { useSchoolAddress } from './SchoolRouter';
 import { SchoolContext, useSession, type Session } from './session';
+import { goSignIn } from './signIn';
 import { SignInAgain } from './SignInAgain';
 
 /** Shows what is inside to someone who is signed in; sends others to sign in and brings them back. A session that ends later covers the page and loses nothing of it. */
 export function RequireSession() {
   const session = useSession();
-  const location = useLocation();
   const ended = useSessionEnded();
   const [last, setLast] = useState<Session | null>(null);
   if (session.data && session.data !== last) setLast(session.data);
   const known = session.data ?? last;
   if (session.isPending) return <Loading />;
   if (!known && session.error) return <ErrorNote problem={session.error} retry={() => void session.refetch()} />;
-  if (!known) return <Navigate to="/sign-in" state={{ from: location.pathname + location.search }} replace />;
+  if (!known) return <GoSignIn />;
   return (
     <>
       <InSchool session={known} />
@@ -62,4 +63,10 @@ function Styled({ schoolId, language, children }: { schoolId: string; language: 
   setLanguage(language);
   applyStyle(style.data);
   return children;
+}
+
+/** The sign-in page is a document of its own. */
+function GoSignIn() {
+  useEffect(() => goSignIn(window.location.pathname + window.location.search), []);
+  return <Loading />;
 }

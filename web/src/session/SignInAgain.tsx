@@ -10,7 +10,10 @@ export function SignInAgain({ before }: { before: Session }) {
   const goOn = (now: Session) => {
     const same = now.name === before.name && now.schools.map((s) => s.id).join() === before.schools.map((s) => s.id).join();
     if (!same) window.location.assign('/');
-    else void queries.invalidateQueries({ predicate: (q) => q.state.status === 'error' });
+    else {
+      queries.setQueryData(['session'], now);
+      void queries.invalidateQueries({ predicate: (q) => q.state.status === 'error' });
+    }
   };
   return (
     <Modal show fullscreen animation={false} backdrop="static" keyboard={false} aria-label={text('signIn.again')} className="signed-out">

@@ -1,34 +1,51 @@
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { Button, Form } from 'react-bootstrap';
-import { ErrorNote } from '../shell/ErrorNote';
+import { ApiProblem } from '../api/client';
 import { text } from '../text/text';
-import { useSignIn, type Session } from './session';
+import { signIn } from './signIn';
+import type { Session } from './session';
 
-/** Email address and password. */
+/** Email address and password. It stands before everything else is fetched, so it is made of Bootstrap's classes alone. */
 export function SignInForm({ title, children, onDone }: { title: string; children?: ReactNode; onDone: (session: Session) => void }) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
-  const signIn = useSignIn();
-  const submit = (event: FormEvent) => {
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = async (event: FormEvent) => {
     event.preventDefault();
-    signIn.mutate({ email, password }, { onSuccess: onDone });
+    setBusy(true);
+    setProblem(null);
+    try {
+      onDone(await signIn({ email, password }));
+    } catch (error) {
+      setProblem(error instanceof ApiProblem && error.code === 'offline' ? text('error.offline') : (error instanceof ApiProblem && error.message) || text('error.unknown'));
+    } finally {
+      setBusy(false);
+    }
   };
   return (
-    <Form onSubmit={submit} className="panel sign-in-form">
+    <form onSubmit={(e) => void submit(e)} className="panel sign-in-form">
       <h1>{title}</h1>
       {children}
-      <Form.Group controlId="email">
-        <Form.Label>{text('signIn.email')}</Form.Label>
-        <Form.Control type="email" autoComplete="username" required value={email} onChange={(e) => setEmail(e.target.value)} />
-      </Form.Group>
-      <Form.Group controlId="password">
-        <Form.Label>{text('signIn.password')}</Form.Label>
-        <Form.Control type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
-      </Form.Group>
-      {signIn.error && <ErrorNote problem={signIn.error} />}
-      <Button type="submit" size="lg" disabled={signIn.isPending}>
+      <div>
+        <label className="form-label" htmlFor="email">
+          {text('signIn.email')}
+        </label>
+        <input className="form-control" id="email" type="email" autoComplete="username" required value={email} onChange={(e) => setEmail(e.target.value)} />
+      </div>
+      <div>
+        <label className="form-label" htmlFor="password">
+          {text('signIn.password')}
+        </label>
+        <input className="form-control" id="password" type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
+      </div>
+      {problem && (
+        <div className="alert alert-danger" role="alert">
+          {problem}
+        </div>
+      )}
+      <button type="submit" className="btn btn-primary btn-lg" disabled={busy}>
         {text('signIn.submit')}
-      </Button>
-    </Form>
+      </button>
+    </form>
   );
 }

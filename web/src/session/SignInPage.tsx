@@ -1,12 +1,11 @@
-import { useLocation, useNavigate } from 'react-router';
 import { Mark } from '../shell/Mark';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text } from '../text/text';
+import { addressFrom } from './signIn';
 import { SignInForm } from './SignInForm';
 
+/** The door: a page of its own, that fetches nothing of the rest. */
 export function SignInPage() {
-  const navigate = useNavigate();
-  const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   usePageTitle(text('signIn.title'));
   return (
     <main className="sign-in">
@@ -16,7 +15,7 @@ export function SignInPage() {
         <p className="quiet">{text('app.about')}</p>
       </div>
       <div>
-        <SignInForm title={text('signIn.title')} onDone={() => void navigate(from, { replace: true })} />
+        <SignInForm title={text('signIn.title')} onDone={() => window.location.assign(addressFrom(window.location.search))} />
         <p className="quiet small sign-in-demo">{text('signIn.demo')}</p>
       </div>
     </main>

@@ -44,22 +44,6 @@ export function useSession() {
   return session;
 }
 
-export function useSignIn() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (body: Schemas['SignInRequest']) => {
-      forgetToken();
-      const session = await answered(client.POST('/api/session', { body }));
-      forgetToken();
-      return session;
-    },
-    onSuccess: (session) => {
-      sessionEnded(false);
-      queries.setQueryData(['session'], session);
-    },
-  });
-}
-
 /** Signs out here, or everywhere; then nothing of the person is left in this tab. */
 export function useSignOut() {
   const queries = useQueryClient();

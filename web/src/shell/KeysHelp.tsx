@@ -1,48 +1,25 @@
-import { Button, Modal } from 'react-bootstrap';
-import { text, type MessageKey } from '../text/text';
+import { Form } from 'react-bootstrap';
+import { text } from '../text/text';
+import { isLetter, shownKey, useActionsHere, useLetterKeys } from './actions';
+import { Dialog } from './Dialog';
 
-const KEYS: [string, MessageKey][] = [
-  ['B', 'keys.b'],
-  ['P', 'keys.p'],
-  ['C', 'keys.c'],
-  ['U', 'keys.u'],
-  ['W', 'keys.w'],
-  ['A', 'keys.a'],
-  ['K', 'keys.k'],
-  ['N', 'keys.n'],
-  ['S', 'keys.say'],
-  ['G', 'keys.g'],
-  ['↑ ↓', 'keys.arrows'],
-  ['Alt ↑ ↓', 'keys.alt'],
-  ['Ctrl X V', 'keys.cut'],
-  ['E', 'keys.e'],
-  ['Y', 'keys.y'],
-  ['A', 'keys.add'],
-  ['Del', 'keys.del'],
-  ['M 1 2 3', 'keys.m'],
-  ['T', 'keys.t'],
-  ['H', 'keys.h'],
-  ['?', 'keys.help'],
-];
-
-export function KeysHelp({ show, onHide }: { show: boolean; onHide: () => void }) {
+/** What can be done by a key on the page behind it. */
+export function KeysHelp({ onHide }: { onHide: () => void }) {
+  const actions = useActionsHere();
+  const [letters, setLetters] = useLetterKeys();
   return (
-    <Modal show={show} onHide={onHide} animation={false} aria-labelledby="keys-title">
-      <Modal.Body>
-        <h2 id="keys-title">{text('keys.title')}</h2>
-        <dl className="keys">
-          {KEYS.map(([key, label]) => (
-            <div key={label}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{text(label)}</dd>
-            </div>
-          ))}
-        </dl>
-        <p className="quiet">{text('board.keys')}</p>
-        <Button onClick={onHide}>{text('keys.close')}</Button>
-      </Modal.Body>
-    </Modal>
+    <Dialog title={text('keys.title')} onHide={onHide} cancel={text('keys.close')}>
+      <dl className="keys">
+        {actions.map((action) => (
+          <div key={action.label} className={!letters && action.run && isLetter(action.keys[0]!) ? 'quiet' : undefined}>
+            <dt>
+              <kbd>{shownKey(action)}</kbd>
+            </dt>
+            <dd>{text(action.label)}</dd>
+          </div>
+        ))}
+      </dl>
+      <Form.Check type="switch" id="letter-keys" label={text('keys.letters')} checked={letters} onChange={(e) => setLetters(e.target.checked)} />
+    </Dialog>
   );
 }

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Nav, Navbar, NavDropdown } from 'react-bootstrap';
-import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
+import { goSignIn } from '../session/signIn';
 import { useSchoolAddress } from '../session/SchoolRouter';
 import { useSchool, useSignOut } from '../session/session';
 import { text, type MessageKey } from '../text/text';
 import { ErrorBoundary } from './ErrorBoundary';
 import { KeysHelp } from './KeysHelp';
-import { useKeys } from './keys';
+import { useActions } from './actions';
 import { Mark } from './Mark';
 
 const PLACES: [string, MessageKey][] = [
@@ -23,12 +24,11 @@ export function Shell() {
   const { session, school } = useSchool();
   const { enter } = useSchoolAddress();
   const signOut = useSignOut();
-  const navigate = useNavigate();
   const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
   const [open, setOpen] = useState(false);
-  useKeys({ '?': () => setHelp(true) });
-  const leave = (everywhere: boolean) => signOut.mutate(everywhere, { onSuccess: () => void navigate('/sign-in') });
+  useActions([{ keys: ['?'], label: 'keys.help', run: () => setHelp(true) }]);
+  const leave = (everywhere: boolean) => signOut.mutate(everywhere, { onSuccess: () => goSignIn() });
 
   return (
     <>
@@ -95,7 +95,7 @@ export function Shell() {
       <footer className="foot no-print">
         <Link to="/about">{text('about.title')}</Link>
       </footer>
-      <KeysHelp show={help} onHide={() => setHelp(false)} />
+      {help && <KeysHelp onHide={() => setHelp(false)} />}
     </>
   );
 }

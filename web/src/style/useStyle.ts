@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answered, client, type Schemas } from '../api/client';
-import { setWording } from '../text/text';
+import { applyStyle } from './applyStyle';
 
 export type StyleView = Schemas['StyleView'];
 export type HouseStyle = Schemas['HouseStyle'];
@@ -26,14 +26,4 @@ export function useSaveStyle(schoolId: string) {
       queries.setQueryData(['style', schoolId], saved);
     },
   });
-}
-
-/** Lays a style over the page: words and sounds by the catalogue, marks by attributes that the style sheet reads. */
-export function applyStyle(view: StyleView) {
-  setWording({ labels: view.style.labels, plainSounds: view.style.soundLabels === 'plain', countsSounds: view.style.counting === 'sounds', sounds: view.sounds });
-  const root = document.documentElement.dataset;
-  root['marks'] = view.style.marks.style;
-  root['markShape'] = view.style.marks.shape;
-  root['markWeight'] = String(view.style.marks.weight);
-  root['lettering'] = view.style.lettering.oneStorey ? 'one-storey' : 'print';
 }

@@ -18,7 +18,7 @@ export function setLanguage(next: string) {
 export function text(key: MessageKey, values: Record<string, string | number> = {}): string {
   let format = formats.get(key);
   if (!format) {
-    const message = (language === 'en-US' ? american[key] : undefined) ?? messages[key];
+    const message = (language === 'en-US' ? american[key] : undefined) ?? messages[key] ?? key;
     format = new IntlMessageFormat(message, language);
     formats.set(key, format);
   }
@@ -129,12 +129,12 @@ export function momentText(moment: string): string {
 
 /** What a rung or lesson teaches: graphemes as they are, patterns and days with nothing new by name. */
 export function labelText(label: string): string {
-  if (label in patternIds) return textOf('pattern', label);
+  if (isPattern(label)) return textOf('pattern', label);
   const kind = textOf('label', label);
   if (kind !== label) return kind;
   return label
     .split(' ')
-    .map((part) => (part in patternIds ? textOf('pattern', part) : part))
+    .map((part) => (isPattern(part) ? textOf('pattern', part) : part))
     .join(part(label) ? ', ' : ' ');
 }
 
@@ -143,7 +143,7 @@ export function isQuietDay(label: string): boolean {
   return `label.${label}` in messages && label !== 'tricky-day';
 }
 
-const part = (label: string) => label.split(' ').some((p) => p in patternIds);
+const part = (label: string) => label.split(' ').some(isPattern);
 
 /** A correspondence by its letters and sound, a pattern by its name; anything else as it is. */
 export function teachingText(what: string): string {
@@ -163,8 +163,4 @@ export function lineText(line: Schemas['Reason']): string {
   return textOf('line', line.code, Object.fromEntries(line.arguments.map((a, i) => [String(i), of(a, i)])));
 }
 
-const patternIds = Object.fromEntries(
-  Object.keys(messages)
-    .filter((k) => k.startsWith('pattern.'))
-    .map((k) => [k.slice('pattern.'.length), true]),
-);
+const isPattern = (id: string) => `pattern.${id}` in messages;

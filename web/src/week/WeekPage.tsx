@@ -89,7 +89,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                 variant="outline-primary"
                 onClick={() =>
                   void planning.change(
-                    broken.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })),
+                    broken.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, lessonId: day.lessonId!, version: day.version })),
                     'repair',
                   )
                 }
@@ -103,7 +103,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                 title={text('week.againHelp')}
                 onClick={() =>
                   void planning.change(
-                    slipped.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, version: day.version })),
+                    slipped.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, lessonId: day.lessonId!, version: day.version })),
                     'plan-again',
                   )
                 }

@@ -12,16 +12,16 @@ const wrapper = ({ children }: { children: ReactNode }) => (
   </QueryClientProvider>
 );
 
-const place = (date: string, name = 'Otters') => ({ groupId: name, name, date, version: 3 });
+const place = (date: string, name = 'Otters') => ({ groupId: name, name, date, lessonId: `${name}-${date}`, version: 3 });
 
 const asked = vi.hoisted((): string[] => []);
 
 /** Answers like the server: a lesson, or for Badgers that there is nothing left to teach. */
 vi.mock('../api/client', async (original) => {
   const real = await original<typeof import('../api/client')>();
-  type Sent = { params: { path: { groupId: string; date: string }; header?: Record<string, string> }; body?: { type: string } };
+  type Sent = { params: { path: { groupId?: string; date?: string; lessonId?: string }; header?: Record<string, string> }; body?: { type: string } };
   const answer = (method: string) => async (_: string, sent: Sent) => {
-    asked.push([method, sent.params.path.groupId, sent.params.path.date, sent.params.header?.['If-Match'], sent.body?.type].filter(Boolean).join(' '));
+    asked.push([method, sent.params.path.lessonId ?? sent.params.path.groupId, sent.params.path.date, sent.params.header?.['If-Match'], sent.body?.type].filter(Boolean).join(' '));
     return sent.params.path.groupId === 'Badgers'
       ? { error: { type: 'bold:ladder-climbed', detail: 'Every rung was taught.' }, response: new Response(null, { status: 409 }) }
       : { data: {}, response: new Response() };
@@ -53,7 +53,7 @@ describe('planning a week', () => {
   it('names the version that it mends', async () => {
     const { result } = renderHook(usePlanning, { wrapper });
     await act(() => result.current.change([place('2026-11-24')], 'repair'));
-    expect(asked).toEqual(['POST Otters 2026-11-24 3 repair']);
+    expect(asked).toEqual(['POST Otters-2026-11-24 3 repair']);
   });
 
   it('stops where it is told to', async () => {

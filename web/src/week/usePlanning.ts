@@ -48,11 +48,11 @@ export function usePlanning() {
       stopped.current = true;
     },
     plan: (places: Place[]) => run(places, (place) => answered(client.PUT('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}', { params: { path: pathOf(place) } }))),
-    change: (places: (Place & { version: number })[], type: 'repair' | 'plan-again') =>
+    change: (places: (Place & { lessonId: string; version: number })[], type: 'repair' | 'plan-again') =>
       run(places, (place) =>
         answered(
-          client.POST('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}/commands', {
-            params: { path: pathOf(place), header: { 'If-Match': String(place.version) } },
+          client.POST('/api/schools/{schoolId}/lessons/{lessonId}/commands', {
+            params: { path: { schoolId: school.id, lessonId: place.lessonId }, header: { 'If-Match': String(place.version) } },
             body: { type },
           }),
         ),

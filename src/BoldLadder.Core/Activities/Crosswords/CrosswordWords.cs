@@ -32,7 +32,7 @@ public sealed class CrosswordWords(Lexicon lexicon, SentenceBank sentences, IRea
     {
         var missing = Missing(sentences.Readable(taught, tricky).Where(mayBeClue ?? (_ => true)));
         var found = ImmutableArray.CreateBuilder<CrosswordWord>();
-        foreach (var word in taught.ReadableOf(lexicon.ForLessonsIn(taught.Accent)).OrderByDescending(w => w.IsKnown))
+        foreach (var word in lexicon.ForLessonsWhere(taught.Accent, taught.ReadableOf, taught.CanRead).OrderByDescending(w => w.IsKnown))
         {
             if (with is { Count: > 0 } && !with.Any(word.Contains)) continue;
             if (CellsOf(word, cells) is not { Length: >= FewestCells } own || ClueOf(word, missing) is not { } clue) continue;

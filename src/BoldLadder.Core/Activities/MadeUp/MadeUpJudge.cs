@@ -71,11 +71,13 @@ public sealed class MadeUpJudge
     public MadeUpJudge(Lexicon lexicon, Taught? taught, Accent accent)
     {
         (this.lexicon, this.accent) = (lexicon, accent);
-        Ground Of(Accent of) => Grounds.GetOrCreateValue(lexicon).GetOrAdd(of, a =>
+        // What words sound like is the same for every school; what a school bans or cuts otherwise is found by its letters.
+        var shipped = lexicon.Shipped;
+        Ground Of(Accent of) => Grounds.GetOrCreateValue(shipped).GetOrAdd(of, a =>
         {
-            var usual = new SpellingReader(LikeliestSounds(lexicon).Contains);
-            var shapes = new WordShapes(lexicon);
-            return new Ground(new KnownSounds(lexicon, a, HeardOf.Words.SelectMany(w => usual.Read(w).Where(shapes.Allow).Take(1)).Select(r => Sounds(r, a))), shapes, usual);
+            var usual = new SpellingReader(LikeliestSounds(shipped).Contains);
+            var shapes = new WordShapes(shipped);
+            return new Ground(new KnownSounds(shipped, a, HeardOf.Words.SelectMany(w => usual.Read(w).Where(shapes.Allow).Take(1)).Select(r => Sounds(r, a))), shapes, usual);
         });
         (known, Shapes, usualReader) = Of(accent);
         elsewhere = [.. Accent.All.Where(a => a != accent).Select(a => (a, Of(a).Known))];

@@ -13,7 +13,7 @@ public static class LadderEditing
     /// <summary>Letters in the name of a stage, a rung's id, a reason.</summary>
     public const int LongestName = 120;
 
-    /// <exception cref="LadderRefusedException">A step can't be done; none is.</exception>
+    /// <exception cref="RefusedException">A step can't be done; none is.</exception>
     public static (Ladder After, ImmutableArray<LadderStep> Inverse) Apply(Ladder ladder, IEnumerable<LadderStep> steps)
     {
         var inverse = new List<LadderStep>();

@@ -18,7 +18,7 @@ namespace BoldLadder.Core.Ladders.Editing;
 [JsonDerivedType(typeof(FreePatterns), "free")]
 public abstract record LadderStep
 {
-    /// <exception cref="LadderRefusedException">The step can't be done on this ladder.</exception>
+    /// <exception cref="RefusedException">The step can't be done on this ladder.</exception>
     internal abstract Ladder Apply(Ladder ladder);
 
     /// <summary>The steps that take this one back, given the ladder it was applied to.</summary>
@@ -33,7 +33,7 @@ public abstract record LadderStep
     /// <summary>The rungs that the step moves or changes.</summary>
     internal virtual IEnumerable<string> Touched() => [];
 
-    private protected static int Find(Ladder ladder, string id) => ladder.IndexOf(id) is var at and >= 0 ? at : throw new LadderRefusedException("unknown-rung", id);
+    private protected static int Find(Ladder ladder, string id) => ladder.IndexOf(id) is var at and >= 0 ? at : throw new RefusedException("unknown-rung");
 
     private protected static string? Before(Ladder ladder, int at) => at == 0 ? null : ladder.Rungs[at - 1].Id;
 
@@ -46,7 +46,7 @@ public abstract record LadderStep
 
     /// <summary>A rung for a quiet day teaches nothing.</summary>
     private protected static Rung Checked(Rung rung) => rung.Kind != RungKind.Lesson && (rung.TeachesSomething || rung.Tricky.Length > 0)
-        ? throw new LadderRefusedException("teaches-on-a-quiet-day", rung.Label) : rung;
+        ? throw new RefusedException("teaches-on-a-quiet-day") : rung;
 
     private protected static T Known<T>(Func<T> parse)
     {
@@ -54,14 +54,14 @@ public abstract record LadderStep
         {
             return parse();
         }
-        catch (FormatException problem)
+        catch (FormatException)
         {
-            throw new LadderRefusedException("unknown-teaching", problem.Message);
+            throw new RefusedException("unknown-teaching");
         }
     }
 
     private protected static string Name(string text) =>
-        PlainName.Is(text, LadderEditing.LongestName) ? text : throw new LadderRefusedException("bad-name", text);
+        PlainName.Is(text, LadderEditing.LongestName) ? text : throw new RefusedException("bad-name.rung", ("most", LadderEditing.LongestName));
 }
 
 /// <summary>A new rung after another; null puts it first.</summary>
@@ -69,8 +69,8 @@ public sealed record InsertRung(RungDocument Rung, string? After) : LadderStep
 {
     internal override Ladder Apply(Ladder ladder)
     {
-        if (ladder.Rungs.Length >= LadderEditing.MostRungs) throw new LadderRefusedException("too-many-rungs", $"{LadderEditing.MostRungs}");
-        if (ladder.IndexOf(Name(Rung.Id)) >= 0) throw new LadderRefusedException("rung-exists", Rung.Id);
+        if (ladder.Rungs.Length >= LadderEditing.MostRungs) throw new RefusedException("too-many-rungs", ("most", LadderEditing.MostRungs));
+        if (ladder.IndexOf(Name(Rung.Id)) >= 0) throw new RefusedException("rung-exists");
         Name(Rung.Stage);
         if (Rung.Reason is { } reason) Name(reason);
         var rung = Checked(Known(Rung.ToRung));
@@ -107,7 +107,7 @@ public sealed record MoveRung(string Id, string? After) : LadderStep
 {
     internal override Ladder Apply(Ladder ladder)
     {
-        if (Id == After) throw new LadderRefusedException("after-itself", Id);
+        if (Id == After) throw new RefusedException("after-itself");
         var at = Find(ladder, Id);
         return Put(ladder with { Rungs = ladder.Rungs.RemoveAt(at) }, ladder.Rungs[at], After);
     }

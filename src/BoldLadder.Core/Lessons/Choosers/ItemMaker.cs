@@ -51,7 +51,11 @@ public static class ItemMaker
 
     /// <summary>Where a correspondence stands in the usable words that have it; null when there are none. Counted once for a lexicon.</summary>
     public static PositionFacts? Positions(Correspondence correspondence, Lexicon lexicon) =>
-        Counted.GetOrCreateValue(lexicon).GetOrAdd(correspondence, c => Count(c, lexicon));
+        Counted.GetOrCreateValue(lexicon.Shipped).GetOrAdd(correspondence, c => Count(c, lexicon.Shipped)) is { } counted && !IsChanged(counted, lexicon) ? counted : Count(correspondence, lexicon);
+
+    /// <summary>True when the school bans or changes one of the words that stand for the places.</summary>
+    private static bool IsChanged(PositionFacts counted, Lexicon lexicon) =>
+        new[] { counted.StartExample, counted.MiddleExample, counted.EndExample }.Any(w => w is not null && lexicon.Find(w) != lexicon.Shipped.Find(w));
 
     private static PositionFacts? Count(Correspondence correspondence, Lexicon lexicon)
     {

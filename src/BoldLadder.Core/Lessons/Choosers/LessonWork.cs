@@ -31,16 +31,16 @@ public sealed class LessonWork(LessonRequest request)
     public int SetSize { get; set; } = 6;
 
     /// <summary>Words that use what is new today, readable after it; on a quiet day, what the day goes back to.</summary>
-    public IReadOnlyList<Word> Own => own ??= [.. Usable.Showing(request.Today, request.After, request.Lexicon.ForLessonsIn(request.After.Accent)).Where(StandsAlone)];
+    public IReadOnlyList<Word> Own => own ??= [.. request.Lexicon.ForLessonsWhere(request.After.Accent, rows => Usable.Showing(request.Today, request.After, rows), w => Usable.Shows(request.Today, w) && request.After.CanRead(w)).Where(StandsAlone)];
 
     /// <summary>Words that could be read before today.</summary>
-    public IReadOnlyList<Word> Before => before ??= [.. request.Before.ReadableOf(request.Lexicon.ForLessonsIn(request.Before.Accent)).Where(StandsAlone)];
+    public IReadOnlyList<Word> Before => before ??= [.. request.Lexicon.ForLessonsWhere(request.Before.Accent, request.Before.ReadableOf, request.Before.CanRead).Where(StandsAlone)];
 
     /// <summary>Words that children know at five, for what only the adult says.</summary>
     public IReadOnlyList<Word> Known => known ??= [.. request.Lexicon.Known.Where(w => !request.Avoid.Contains(w.Spelling))];
 
     /// <summary>Words that could be read before today, where there are plenty only those that children know: the others are never chosen then.</summary>
-    public IReadOnlyList<Word> LikelyBefore => likely ??= request.Before.ReadableOf(request.Lexicon.KnownIn(request.Before.Accent)).Where(StandsAlone).ToList() is { Count: >= Plenty } plenty ? plenty : Before;
+    public IReadOnlyList<Word> LikelyBefore => likely ??= request.Lexicon.KnownWhere(request.Before.Accent, request.Before.ReadableOf, request.Before.CanRead).Where(StandsAlone).ToList() is { Count: >= Plenty } plenty ? plenty : Before;
 
     /// <summary>Sentences of the bank that can be read after today's Teach.</summary>
     public IReadOnlyList<Sentence> Sentences => sentences ??= [.. request.Materials.Sentences.Readable(request.After, request.TrickyToday.ToHashSet()).Where(MayBeRead)];

@@ -6,6 +6,7 @@ using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Planning;
@@ -53,7 +54,7 @@ public static class LessonPlanner
 
         // A quiet day goes back to what its rung names, and teaches nothing.
         var news = request.Today.Kind == RungKind.Lesson ? request.Today : request.Today with { Correspondences = [], Patterns = Patterns.None };
-        return new Lesson(Lesson.CurrentFormat, [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())],
+        return new Lesson(Lesson.CurrentFormat, TeachingDay.TitleOf(request.Today), [.. news.Correspondences.Select(c => c.Notation)], [.. news.Patterns.Each().Select(p => p.Id())],
             [.. Parts(template, filled).Where(p => p.Activities.Length > 0)], notes.ToImmutable());
     }
 

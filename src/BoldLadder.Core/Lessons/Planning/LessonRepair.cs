@@ -20,7 +20,7 @@ public static class LessonRepair
             var levels = activity.Levels is { } l ? new Levels(Whole(l.Support, broken), Whole(l.Stretch, broken)) : null;
             var repaired = activity with { Levels = levels };
             if (activity.Items.Any(i => broken.Contains(i.Id))) repaired = Repaired(request, lesson, repaired, broken);
-            lesson = repaired.Items.IsEmpty ? Without(lesson, activity.Id) : lesson.With(repaired);
+            lesson = repaired.Items.IsEmpty ? lesson.Without(activity.Id) : lesson.With(repaired);
         }
         return lesson;
     }
@@ -42,10 +42,4 @@ public static class LessonRepair
     }
 
     private static ImmutableArray<Item> Whole(ImmutableArray<Item> items, HashSet<string> broken) => items.RemoveAll(i => broken.Contains(i.Id));
-
-    /// <summary>The lesson without an activity; without the part, when it was the last one in it.</summary>
-    public static Lesson Without(Lesson lesson, string activityId) => lesson with
-    {
-        Parts = [.. lesson.Parts.Select(p => p with { Activities = p.Activities.RemoveAll(a => a.Id == activityId) }).Where(p => p.Activities.Length > 0)],
-    };
 }

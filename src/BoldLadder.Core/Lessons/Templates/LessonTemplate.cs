@@ -50,26 +50,26 @@ public sealed record LessonTemplate(LessonDay Day, int Minutes, ImmutableArray<T
         {
             return (JsonSerializer.Deserialize<LessonTemplate>(json, LessonDocument.Json) ?? throw new FormatException("There is no template in this document.")).Checked();
         }
-        catch (JsonException problem)
+        catch (Exception problem) when (problem is JsonException or RefusedException)
         {
             throw new FormatException($"This is not a lesson template: {problem.Message}", problem);
         }
     }
 
     /// <summary>The template when it can be used.</summary>
-    /// <exception cref="FormatException">What is wrong, and what to do.</exception>
+    /// <exception cref="RefusedException">What is wrong.</exception>
     public LessonTemplate Checked()
     {
-        if (!Pace.Lengths.Contains(Minutes)) throw new FormatException($"A template is for a lesson of {string.Join(", ", Pace.Lengths)} minutes.");
-        if (Parts.Select(p => p.Kind).Distinct().Count() != Parts.Length || !Parts.Select(p => p.Kind).SequenceEqual(Parts.Select(p => p.Kind).Order())) throw new FormatException("Give each part once, in its order.");
-        if (!Parts.Any(p => p.Kind == PartKind.Practise && p.Slots.Length > 0) || !Parts.Any(p => p.Kind == PartKind.Apply && p.Slots.Length > 0)) throw new FormatException("Practise and Apply need at least one activity each.");
+        if (!Pace.Lengths.Contains(Minutes)) throw new RefusedException("bad-template.minutes", ("lengths", string.Join(", ", Pace.Lengths)));
+        if (Parts.Select(p => p.Kind).Distinct().Count() != Parts.Length || !Parts.Select(p => p.Kind).SequenceEqual(Parts.Select(p => p.Kind).Order())) throw new RefusedException("bad-template.order");
+        if (!Parts.Any(p => p.Kind == PartKind.Practise && p.Slots.Length > 0) || !Parts.Any(p => p.Kind == PartKind.Apply && p.Slots.Length > 0)) throw new RefusedException("bad-template.needs");
         foreach (var part in Parts)
         {
-            if (part.Slots.Length > MostSlots) throw new FormatException($"Keep to {MostSlots} activities in a part.");
+            if (part.Slots.Length > MostSlots) throw new RefusedException("bad-template.slots", ("most", MostSlots));
             foreach (var slot in part.Slots)
             {
-                if (slot.Kinds.IsDefaultOrEmpty || slot.Items is < 1 or > MostItems) throw new FormatException($"Each place needs an activity, and 1 to {MostItems} items.");
-                if (slot.Kinds.FirstOrDefault(k => !ActivityFacts.Of(k).MayStandIn(part.Kind), (ActivityKind)(-1)) is var stranger && (int)stranger >= 0) throw new FormatException($"{JsonNamingPolicy.KebabCaseLower.ConvertName(stranger.ToString())} does not belong in this part. Move it to {ActivityFacts.Of(stranger).Part}.");
+                if (slot.Kinds.IsDefaultOrEmpty || slot.Items is < 1 or > MostItems) throw new RefusedException("bad-template.slot", ("most", MostItems));
+                if (slot.Kinds.FirstOrDefault(k => !ActivityFacts.Of(k).MayStandIn(part.Kind), (ActivityKind)(-1)) is var stranger && (int)stranger >= 0) throw new RefusedException("bad-template.stranger", ("activity", stranger), ("part", ActivityFacts.Of(stranger).Part));
             }
         }
         return this;

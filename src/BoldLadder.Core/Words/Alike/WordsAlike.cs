@@ -27,6 +27,9 @@ public sealed class WordsAlike
     private readonly ILookup<string, (Word Word, int Place, string Sound)> byGap;
     private readonly ILookup<string, Word> byRhyme;
 
+    /// <summary>Without a school's layer, of which only its own words are looked through anew; null where there is none.</summary>
+    private readonly WordsAlike? shipped;
+
     /// <param name="words">The words to look among: those for lessons, or all.</param>
     public WordsAlike(Lexicon lexicon, IEnumerable<Word> words, Accent accent)
     {
@@ -36,12 +39,25 @@ public sealed class WordsAlike
         byRhyme = all.ToLookup(Rhyme);
     }
 
+    private WordsAlike(WordsAlike shipped, Lexicon school)
+        : this(school, school.Changed.Where(w => w.IsForLessons), shipped.accent) => this.shipped = shipped;
+
+    /// <summary>The same for the words for lessons as a school has them.</summary>
+    public WordsAlike Over(Lexicon school) => ReferenceEquals(school, lexicon) ? this : new WordsAlike(this, school);
+
+    private IEnumerable<(Word Word, int Place, string Sound)> WithGap(string key) =>
+        shipped is null ? byGap[key] : shipped.byGap[key].Where(o => IsUnchanged(o.Word)).Concat(byGap[key]);
+
+    private IEnumerable<Word> Rhyming(string key) => shipped is null ? byRhyme[key] : shipped.byRhyme[key].Where(IsUnchanged).Concat(byRhyme[key]);
+
+    private bool IsUnchanged(Word word) => lexicon.Find(word.Spelling) == word;
+
     /// <summary>Other words that sound the same, the commonest first.</summary>
     public IEnumerable<Word> Homophones(Word word) => lexicon.Homophones(word, accent).OrderByDescending(w => w.Zipf);
 
     /// <summary>Words that differ by one sound in the same place, in order of the place, then the commonest first.</summary>
     public IEnumerable<MinimalPair> MinimalPairs(Word word) => WithGaps(word)
-        .SelectMany(own => byGap[own.Key].Where(o => o.Sound != own.Sound)
+        .SelectMany(own => WithGap(own.Key).Where(o => o.Sound != own.Sound)
             .Select(o => new MinimalPair(o.Word, own.Place, own.Sound, o.Sound, MixedSounds.Are(own.Sound, o.Sound))))
         .OrderBy(p => p.Place).ThenByDescending(p => p.Word.Zipf);
 
@@ -49,7 +65,7 @@ public sealed class WordsAlike
     public IEnumerable<Word> Rhymes(Word word)
     {
         var sounds = Lexicon.SoundsIn(accent, word);
-        return byRhyme[Rhyme(word)].Where(w => w != word && Lexicon.SoundsIn(accent, w) != sounds).OrderByDescending(w => w.IsKnown).ThenByDescending(w => w.Zipf);
+        return Rhyming(Rhyme(word)).Where(w => w != word && Lexicon.SoundsIn(accent, w) != sounds).OrderByDescending(w => w.IsKnown).ThenByDescending(w => w.Zipf);
     }
 
     /// <summary>Pairs such as hop and hope among words: the same graphemes but for a short vowel letter and its split digraph.</summary>

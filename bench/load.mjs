@@ -1,0 +1,71 @@
+// What screens cost the server: requests of sixteen connections at once, each beside a bare endpoint of the same server that asks the database once.
+import { Agent, request as plain } from 'node:http';
+
+const [base, email, password, lesson] = process.argv.slice(2);
+const url = new URL(base);
+const CONNECTIONS = 16;
+const SECONDS = 6;
+const agent = new Agent({ keepAlive: true, maxSockets: CONNECTIONS });
+let cookie = '';
+
+function send(path, { method = 'GET', body, headers = {} } = {}) {
+  return new Promise((resolve, reject) => {
+    const asked = plain({ host: url.hostname, port: url.port, path, method, agent, headers: { cookie, ...(body ? { 'content-type': 'application/json' } : {}), ...headers } }, (answer) => {
+      const parts = [];
+      answer.on('data', (part) => parts.push(part));
+      answer.on('end', () => resolve({ status: answer.statusCode, set: answer.headers['set-cookie'] ?? [], text: Buffer.concat(parts).toString() }));
+    });
+    asked.on('error', reject);
+    asked.end(body);
+  });
+}
+
+const jar = (answer) => {
+  for (const one of answer.set) {
+    const pair = one.split(';')[0];
+    cookie = [...cookie.split('; ').filter((c) => c && !c.startsWith(`${pair.split('=')[0]}=`)), pair].join('; ');
+  }
+  return answer;
+};
+
+const token = JSON.parse(jar(await send('/api/antiforgery')).text).token;
+const signed = jar(await send('/api/session', { method: 'POST', body: JSON.stringify({ email, password }), headers: { 'x-xsrf-token': token } }));
+const school = JSON.parse(signed.text).schools[0].id;
+const api = `/api/schools/${school}`;
+const groups = JSON.parse((await send(`${api}/groups`)).text);
+const first = groups[0];
+
+async function perSecond(path) {
+  const check = await send(path);
+  if (check.status !== 200) throw new Error(`${path}: ${check.status} ${check.text.slice(0, 200)}`);
+  let done = 0;
+  let until = Date.now() + 2000;
+  const worker = async () => {
+    while (Date.now() < until) {
+      await send(path);
+      done++;
+    }
+  };
+  await Promise.all(Array.from({ length: CONNECTIONS }, worker));
+  done = 0;
+  until = Date.now() + SECONDS * 1000;
+  await Promise.all(Array.from({ length: CONNECTIONS }, worker));
+  return done / SECONDS;
+}
+
+const rows = [
+  ['a bare endpoint with one query', '/bench/bare'],
+  ['a stored lesson', `${api}/groups/${first.id}/lessons/${lesson}`],
+  ['a published ladder', `${api}/ladders/${first.ladderId}/versions/${first.ladderVersion}`],
+  ['the groups', `${api}/groups`],
+  ['two weeks', `${api}/weeks?weeks=2`],
+];
+console.log('| of sixteen connections at once | requests a second | cost, beside the bare endpoint |');
+console.log('| --- | ---: | ---: |');
+let bare = 0;
+for (const [name, path] of rows) {
+  const rate = await perSecond(path);
+  bare ||= rate;
+  console.log(`| ${name} | ${Math.round(rate)} | ${(bare / rate).toFixed(1)} |`);
+}
+agent.destroy();

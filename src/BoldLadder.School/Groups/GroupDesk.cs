@@ -1,0 +1,35 @@
+using BoldLadder.Core.Teaching;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Schools;
+using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.School.Groups;
+
+/// <param name="LessonDate">Today when it is a teaching day, else the next one; null past the end of the calendar.</param>
+public sealed record GroupView(
+    Guid Id, string Name, Guid LadderId, int LadderVersion, int LessonMinutes, int RungsTaught, int Rungs, string? NextRung,
+    DateOnly? LessonDate, bool IsToday, LessonStatus? Status);
+
+/// <summary>The groups this person may see.</summary>
+public sealed class GroupDesk(SchoolScope scope, LessonMaking making)
+{
+    public async Task<List<GroupView>> List()
+    {
+        var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
+        var states = await making.States(groups);
+        var next = states.ToDictionary(s => s.Group.Id, s => s.Calendar.OnOrAfter(scope.Today));
+        var (ids, days) = (groups.ConvertAll(g => g.Id), next.Values.OfType<DateOnly>().Distinct().ToList());
+        var lessons = (await scope.DailyLessons.AsNoTracking().Where(l => ids.Contains(l.GroupId) && days.Contains(l.Date)).ToListAsync(scope.Stop)).ToDictionary(l => (l.GroupId, l.Date));
+        return [.. states.Select(s => View(s, next[s.Group.Id], next[s.Group.Id] is { } day ? lessons.GetValueOrDefault((s.Group.Id, day)) : null))];
+    }
+
+    private GroupView View(GroupState state, DateOnly? date, StoredLesson? lesson)
+    {
+        var (group, ladder) = (state.Group, state.Ladder);
+        var left = new Progress(ladder, state.Standing).Remaining.Length;
+        var title = lesson?.Document.Title ?? (date is { } open && making.Day(state, open).Rung is { } next ? TeachingDay.TitleOf(next) : null);
+        return new GroupView(group.Id, group.Name, group.LadderId, group.LadderVersion, group.LessonMinutes,
+            ladder.Rungs.Length - left, ladder.Rungs.Length, title?.Label, date, date == scope.Today, lesson?.Status);
+    }
+}

@@ -1,0 +1,25 @@
+using BoldLadder.School.Ladders;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Schools;
+using BoldLadder.School.Words;
+using BoldLadder.School.Work;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace BoldLadder.School;
+
+/// <summary>What a host adds to have the use cases: beside these a clock, word data, a cache and a store.</summary>
+public static class UseCases
+{
+    public static void AddUseCases(this IServiceCollection services)
+    {
+        services.AddSingleton<HeavyWork>();
+        services.AddSingleton<LadderStudy>();
+        services.AddSingleton<SchoolLayers>();
+        services.AddScoped<SchoolScope>();
+        services.AddScoped<LadderWork>();
+        services.AddScoped<Drafts>();
+        services.AddScoped<Standings>();
+        services.AddScoped<LessonMaking>();
+        foreach (var desk in typeof(UseCases).Assembly.GetExportedTypes().Where(t => t.Name.EndsWith("Desk", StringComparison.Ordinal))) services.AddScoped(desk);
+    }
+}

@@ -1,0 +1,51 @@
+using System.Collections.Concurrent;
+using BoldLadder.Core.Accents;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Alike;
+using BoldLadder.School.Work;
+using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace BoldLadder.School.Words;
+
+/// <summary>
+/// The words as schools see them: the shipped ones under each school's own layer, which is a mask and a handful of words. Of a school only the newest layer is kept.
+/// </summary>
+public sealed class SchoolLayers(WordData words, WorkCache cache)
+{
+    private readonly SchoolLayer shipped = new(words.Materials, null);
+
+    /// <summary>The school's layer: read from the store only when its words changed since it was last asked for.</summary>
+    public async Task<SchoolLayer> Of(StoredSchool school, BoldContext store, CancellationToken stop)
+    {
+        if (school.WordsStamp == Guid.Empty) return shipped;
+        var (key, state) = ((nameof(SchoolLayers), school.SchoolId), $"{school.WordsStamp}");
+        if (cache.Find<SchoolLayer>(key, state) is { } known) return known;
+        var own = (await store.SchoolWords.AsNoTracking().ToListAsync(stop)).ConvertAll(Layer);
+        return cache.Newest(key, state, SchoolLayer.Kilobytes, () => own.Count == 0 ? shipped : new SchoolLayer(words.Materials.With(SchoolWords.Over(words.Lexicon, own)), shipped));
+    }
+
+    private static SchoolWord Layer(StoredWord word) =>
+        new(word.Spelling, word.Verdict, word.Graphemes is null ? null : Segmentation.Parse(word.Graphemes, word.Phonemes), word.Reason);
+}
+
+/// <summary>One layer, with what looking words up in it needs: kept and let go together.</summary>
+/// <param name="shipped">What the layer lies over; null for the shipped words themselves.</param>
+public sealed class SchoolLayer(Materials materials, SchoolLayer? shipped)
+{
+    /// <summary>Roughly what a layer weighs (bench: 200 schools that ban fifty words each).</summary>
+    public const int Kilobytes = 256;
+
+    private readonly ConcurrentDictionary<Accent, WordsAlike> alike = new();
+    private readonly Lazy<WordFinder> finder = new(() => new WordFinder(materials.Lexicon));
+
+    public Materials Materials => materials;
+
+    public Lexicon Lexicon => materials.Lexicon;
+
+    public WordFinder Finder => finder.Value;
+
+    public WordsAlike Alike(Accent accent) => alike.GetOrAdd(accent, a => shipped?.Alike(a).Over(Lexicon) ?? new WordsAlike(Lexicon, Lexicon.ForLessons, a));
+}

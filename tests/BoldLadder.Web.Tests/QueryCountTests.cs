@@ -1,0 +1,102 @@
+using System.Diagnostics;
+using BoldLadder.School.Groups;
+using BoldLadder.School.Weeks;
+using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+using Xunit;
+
+namespace BoldLadder.Web.Tests;
+
+/// <summary>Screens of many groups ask the database no more often than screens of one.</summary>
+public sealed class QueryCountTests : IAsyncLifetime
+{
+    /// <summary>The session, the school's name to the database, who asks and their school, the groups, where they stand, logs never folded, the calendar's two, the lessons, and of a week who changed them.</summary>
+    private const int Most = 11;
+
+    private TestSchool school = null!;
+    private TestClient lead = null!;
+
+    public async Task InitializeAsync()
+    {
+        school = await TestSchool.Open();
+        lead = await school.As("lead");
+    }
+
+    public async Task DisposeAsync() => await school.DisposeAsync();
+
+    [Theory]
+    [InlineData("groups")]
+    [InlineData("weeks/2026-11-24?weeks=2")]
+    [InlineData("weeks?weeks=2")]
+    public async Task Groups_and_weeks_take_as_many_queries_for_thirty_groups_as_for_two(string path)
+    {
+        await lead.Open(school.Otters, TestSchool.Today);
+        var few = await Count(path);
+        await school.AsOwner(store =>
+        {
+            for (var i = 0; i < 28; i++) store.Groups.Add(new Group { SchoolId = school.School, Id = Guid.CreateVersion7(), Name = $"Group {i}", LadderId = school.Ladder, LadderVersion = 1, LessonMinutes = 20 });
+            return Task.FromResult(0);
+        });
+        var many = await Count(path);
+        Assert.Equal(few, many);
+        Assert.InRange(many, 1, Most);
+    }
+
+    [Fact]
+    public async Task The_screens_show_all_their_groups()
+    {
+        Assert.Equal(2, (await lead.Get<List<GroupView>>(Path("groups"))).Count);
+        Assert.Equal(2, (await lead.Get<WeekView>(Path("weeks"))).Groups.Count);
+    }
+
+    private string Path(string rest) => $"/api/schools/{school.School}/{rest}";
+
+    /// <summary>Commands sent to this test's database by a request, once what never changes is known.</summary>
+    private async Task<int> Count(string path)
+    {
+        (await lead.Send(HttpMethod.Get, Path(path))).EnsureSuccessStatusCode();
+        using var counter = new Counter(school.Database);
+        (await lead.Send(HttpMethod.Get, Path(path))).EnsureSuccessStatusCode();
+        return counter.Commands;
+    }
+
+    private sealed class Counter : IObserver<DiagnosticListener>, IObserver<KeyValuePair<string, object?>>, IDisposable
+    {
+        private readonly string database;
+        private readonly IDisposable all;
+        private readonly List<IDisposable> listening = [];
+        private int commands;
+
+        public Counter(string database)
+        {
+            this.database = database;
+            all = DiagnosticListener.AllListeners.Subscribe(this);
+        }
+
+        public int Commands => commands;
+
+        public void OnNext(DiagnosticListener value)
+        {
+            if (value.Name == Microsoft.EntityFrameworkCore.DbLoggerCategory.Name) listening.Add(value.Subscribe(this));
+        }
+
+        public void OnNext(KeyValuePair<string, object?> value)
+        {
+            if (value.Value is CommandExecutedEventData done && done.Command.Connection?.Database == database) Interlocked.Increment(ref commands);
+        }
+
+        public void OnCompleted()
+        {
+        }
+
+        public void OnError(Exception error)
+        {
+        }
+
+        public void Dispose()
+        {
+            listening.ForEach(l => l.Dispose());
+            all.Dispose();
+        }
+    }
+}

@@ -1,0 +1,64 @@
+import { useEffect, useState } from 'react';
+import '../text/lessons';
+import { ApiProblem, answered, client, type Schemas } from '../api/client';
+import { FactsContext, type Facts } from '../facts/facts';
+import { readLesson } from '../lesson/openLesson';
+import { goSignIn } from '../session/signIn';
+import { keepOffline } from '../shell/offline';
+import { applyStyle } from '../style/applyStyle';
+import { setLanguage, text } from '../text/text';
+import { Board } from './Board';
+
+/** The address of a board: which school, group and day. */
+export const BOARD = /^\/s\/([0-9a-f-]{36})\/groups\/([0-9a-f-]{36})\/lessons\/(\d{4}-\d{2}-\d{2})\/board$/;
+
+interface Ready {
+  facts: Facts;
+  view: Schemas['LessonView'];
+}
+
+/** The board opened at its own address, or loaded again: it fetches what it shows and nothing of the rest. */
+export function BoardRoot() {
+  const [ready, setReady] = useState<Ready | null>(null);
+  const [problem, setProblem] = useState<Error | null>(null);
+  const [, schoolId = '', groupId = '', date = ''] = BOARD.exec(window.location.pathname) ?? [];
+  useEffect(() => {
+    keepOffline();
+    const path = { schoolId };
+    const load = async () => {
+      const session = await answered(client.GET('/api/session'));
+      const school = session?.schools.find((s) => s.id === schoolId);
+      if (!school) return goSignIn(window.location.pathname);
+      const [facts, style, view] = await Promise.all([
+        answered(client.GET('/api/facts')),
+        answered(client.GET('/api/schools/{schoolId}/style', { params: { path } })),
+        readLesson(schoolId, groupId, date),
+      ]);
+      setLanguage(school.language);
+      applyStyle(style);
+      setReady({ facts, view });
+    };
+    load().catch(setProblem);
+  }, [schoolId, groupId, date]);
+  if (problem)
+    return (
+      <main className="page" role="alert">
+        <p>{problem instanceof ApiProblem && problem.message ? problem.message : text('error.offline')}</p>
+        <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
+          {text('error.reload')}
+        </button>
+      </main>
+    );
+  if (!ready)
+    return (
+      <p className="quiet loading" role="status">
+        {text('loading')}
+      </p>
+    );
+  const leave = () => window.location.assign(`/s/${schoolId}/groups/${groupId}/lessons/${date}`);
+  return (
+    <FactsContext value={ready.facts}>
+      <Board lesson={ready.view.lesson} groupName={ready.view.groupName} onLeave={leave} />
+    </FactsContext>
+  );
+}
