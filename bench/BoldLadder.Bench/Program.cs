@@ -12,6 +12,11 @@ if (args is ["text"])
     TextRun.Run(Console.Out);
     return;
 }
+if (args is ["schools"])
+{
+    SchoolsRun.Run(Console.Out);
+    return;
+}
 if (args is ["memory"])
 {
     var before = GC.GetTotalMemory(forceFullCollection: true);

@@ -146,12 +146,12 @@ public class OwnItemsTests
     }
 
     [Theory]
-    [InlineData("sh=ʃ", Standing.End, "fish", true)]
-    [InlineData("sh=ʃ", Standing.End, "ship", false)]
+    [InlineData("sh=ʃ", PlaceInWord.End, "fish", true)]
+    [InlineData("sh=ʃ", PlaceInWord.End, "ship", false)]
     [InlineData("sh=ʃ", null, "ship", true)]
     [InlineData("a=ɑː", null, "bath", true)]
-    [InlineData("ow=aʊ", Standing.Middle, "town", true)]
-    public void A_query_asks_where_a_correspondence_stands(string with, Standing? at, string word, bool fits) =>
+    [InlineData("ow=aʊ", PlaceInWord.Middle, "town", true)]
+    public void A_query_asks_where_a_correspondence_stands(string with, PlaceInWord? at, string word, bool fits) =>
         Assert.Equal(fits, new WordQuery(With: Correspondence.Parse(with), At: at).Fits(Given.Word(word)));
 
     [Fact]

@@ -16,14 +16,8 @@ public record TeachingDay(DateOnly Date, Ladder Ladder, SchoolCalendar Calendar,
 {
     /// <param name="standing">Where the group stands before the day: nothing of the day itself, or later, is in it.</param>
     /// <param name="firstOpen">The first day that is not closed yet: <see cref="Standing.FirstOpen"/>.</param>
-    public static TeachingDay Of(DateOnly date, Ladder ladder, SchoolCalendar calendar, Standing standing, DateOnly firstOpen, WayOfReading way, Lexicon lexicon)
-    {
-        if (standing.Last >= date) throw new ArgumentException($"This is where the group stood after {standing.Last:yyyy-MM-dd}, which is not before {date:yyyy-MM-dd}.", nameof(standing));
-        var progress = new Progress(ladder, standing);
-        var fit = CalendarFit.Of(progress.Remaining, calendar, firstOpen, progress.HasBegun);
-        var ahead = fit.RungsBefore(date);
-        return new TeachingDay(date, ladder, calendar, progress, fit, ahead, RungOn(date, fit, progress, ahead, ladder, way, lexicon));
-    }
+    public static TeachingDay Of(DateOnly date, Ladder ladder, SchoolCalendar calendar, Standing standing, DateOnly firstOpen, WayOfReading way, Lexicon lexicon) =>
+        new DaysAhead(ladder, calendar, standing, firstOpen, way, lexicon).On(date);
 
     /// <summary>What a lesson for a rung, or for a quiet day, is called.</summary>
     public static LessonTitle TitleOf(Rung rung) => new(rung.Id, QuietDay.IsId(rung.Id) ? rung.Id : rung.Label, rung.Stage);
@@ -39,7 +33,7 @@ public record TeachingDay(DateOnly Date, Ladder Ladder, SchoolCalendar Calendar,
             : new Rung(lesson.Title.Rung, lesson.Title.Stage, [.. lesson.Target.Select(Correspondence.Parse)], PatternIds.Parse(lesson.Patterns), tricky, null);
     }
 
-    private static Rung? RungOn(DateOnly date, CalendarFit fit, Progress progress, int ahead, Ladder ladder, WayOfReading way, Lexicon lexicon)
+    internal static Rung? RungOn(DateOnly date, CalendarFit fit, Progress progress, int ahead, Ladder ladder, WayOfReading way, Lexicon lexicon)
     {
         // A day that is closed or past, or outside the calendar, is seen as the next one to teach.
         var (kind, rung) = fit.On(date) ?? (DayKind.New, progress.Remaining.Skip(ahead).FirstOrDefault());
@@ -51,5 +45,29 @@ public record TeachingDay(DateOnly Date, Ladder Ladder, SchoolCalendar Calendar,
         var taught = progress.Before(0, way.Leniencies, way.Accent);
         var missed = progress.MissedTricky.Where(t => lexicon.Find(t) is { } word && !taught.CanRead(word)).Take(1);
         return QuietDay.Filled(rung with { Tricky = [.. rung.Tricky, .. missed] }, ladder, newest);
+    }
+}
+
+/// <summary>The days of a group from where it stands: its progress and its fit to the calendar are worked out once for all of them.</summary>
+/// <param name="standing">Where the group stands.</param>
+/// <param name="firstOpen">The first day that is not closed yet: <see cref="Standing.FirstOpen"/>.</param>
+public sealed class DaysAhead(Ladder ladder, SchoolCalendar calendar, Standing standing, DateOnly firstOpen, WayOfReading way, Lexicon lexicon)
+{
+    private readonly Lazy<(Progress Progress, CalendarFit Fit)> worked = new(() =>
+    {
+        var progress = new Progress(ladder, standing);
+        return (progress, CalendarFit.Of(progress.Remaining, calendar, firstOpen, progress.HasBegun));
+    });
+
+    public Progress Progress => worked.Value.Progress;
+
+    public CalendarFit Fit => worked.Value.Fit;
+
+    /// <exception cref="ArgumentException">The day lies before the standing: then it is to be seen from where the group stood before it.</exception>
+    public TeachingDay On(DateOnly date)
+    {
+        if (standing.Last >= date) throw new ArgumentException($"This is where the group stood after {standing.Last:yyyy-MM-dd}, which is not before {date:yyyy-MM-dd}.", nameof(date));
+        var ahead = Fit.RungsBefore(date);
+        return new TeachingDay(date, ladder, calendar, Progress, Fit, ahead, TeachingDay.RungOn(date, Fit, Progress, ahead, ladder, way, lexicon));
     }
 }

@@ -3,7 +3,7 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Words;
 
 /// <summary>Where in a word something stands.</summary>
-public enum Standing
+public enum PlaceInWord
 {
     Start,
     Middle,
@@ -16,7 +16,7 @@ public enum Standing
 /// <param name="Shape">Its word pattern, CVC.</param>
 /// <param name="Patterns">Patterns it has, all of them.</param>
 /// <param name="KnownOnly">Only words that children know at five.</param>
-public sealed record WordQuery(string? Letters = null, Correspondence? With = null, Standing? At = null, string? Shape = null, Patterns Patterns = Spelling.Patterns.None, bool KnownOnly = false)
+public sealed record WordQuery(string? Letters = null, Correspondence? With = null, PlaceInWord? At = null, string? Shape = null, Patterns Patterns = Spelling.Patterns.None, bool KnownOnly = false)
 {
     /// <summary>The patterns that are worth asking by.</summary>
     public static Patterns Asked { get; } =
@@ -34,7 +34,7 @@ public sealed record WordQuery(string? Letters = null, Correspondence? With = nu
         for (var i = 0; i < word.Required.Length; i++)
         {
             if (word.Required[i].ReferenceNotation != With!.ReferenceNotation) continue;
-            if (At is null || At == (i == 0 ? Standing.Start : i == word.Required.Length - 1 ? Standing.End : Standing.Middle)) return true;
+            if (At is null || At == (i == 0 ? PlaceInWord.Start : i == word.Required.Length - 1 ? PlaceInWord.End : PlaceInWord.Middle)) return true;
         }
         return false;
     }

@@ -27,8 +27,8 @@ public sealed class GroupDesk(SchoolScope scope, LessonMaking making)
     private GroupView View(GroupState state, DateOnly? date, StoredLesson? lesson)
     {
         var (group, ladder) = (state.Group, state.Ladder);
-        var left = new Progress(ladder, state.Standing).Remaining.Length;
-        var title = lesson?.Document.Title ?? (date is { } open && making.Day(state, open).Rung is { } next ? TeachingDay.TitleOf(next) : null);
+        var left = state.Days.Progress.Remaining.Length;
+        var title = lesson?.Document.Title ?? (date is { } open && LessonMaking.Day(state, open).Rung is { } next ? TeachingDay.TitleOf(next) : null);
         return new GroupView(group.Id, group.Name, group.LadderId, group.LadderVersion, group.LessonMinutes,
             ladder.Rungs.Length - left, ladder.Rungs.Length, title?.Label, date, date == scope.Today, lesson?.Status);
     }

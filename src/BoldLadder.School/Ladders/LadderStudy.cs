@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
 using BoldLadder.Core.Accents;
@@ -22,6 +23,9 @@ namespace BoldLadder.School.Ladders;
 public sealed class LadderStudy(WordData words, WorkCache cache)
 {
     private const int Suggested = 3;
+
+    /// <summary>What a ladder is known by, worked out once while it is in use: it never changes.</summary>
+    private static readonly ConditionalWeakTable<Ladder, string> Contents = [];
 
     // Roughly what each weighs in kilobytes.
     private const int OfAnIndex = 8 * 1024;
@@ -69,5 +73,5 @@ public sealed class LadderStudy(WordData words, WorkCache cache)
     }
 
     private static (string What, string Content, WayOfReading Way) Key(string what, Ladder ladder, WayOfReading way) =>
-        (what, Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(LadderDocument.Write(ladder)))), way);
+        (what, Contents.GetValue(ladder, l => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(LadderDocument.Write(l))))), way);
 }

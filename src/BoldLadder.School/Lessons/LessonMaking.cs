@@ -24,7 +24,7 @@ public sealed class LessonMaking(SchoolScope scope, Standings standings)
 
     /// <summary>Any day: one that lies before others that are closed already is seen as it was then.</summary>
     public async Task<GroupDay> DayAt(GroupState state, DateOnly date) =>
-        Day(state.Standing.Last >= date ? state with { Standing = (await standings.Before(state.Group.Id, date)) with { Closed = state.Standing.Closed } } : state, date);
+        Day(state.Standing.Last >= date ? State(state.Group, state.Ladder, state.Calendar, (await standings.Before(state.Group.Id, date)) with { Closed = state.Standing.Closed }) : state, date);
 
     /// <summary>Groups with what their days follow from, in as many queries for many as for one.</summary>
     public async Task<IReadOnlyList<GroupState>> States(IReadOnlyCollection<Group> groups)
@@ -32,13 +32,16 @@ public sealed class LessonMaking(SchoolScope scope, Standings standings)
         var ladders = await scope.Ladders(groups.Select(g => (g.LadderId, g.LadderVersion)).Distinct());
         var standing = await standings.Of([.. groups.Select(g => g.Id)]);
         var states = new List<GroupState>();
-        foreach (var group in groups) states.Add(new GroupState(group, ladders[(group.LadderId, group.LadderVersion)], await scope.Calendar(group), standing[group.Id]));
+        foreach (var group in groups) states.Add(State(group, ladders[(group.LadderId, group.LadderVersion)], await scope.Calendar(group), standing[group.Id]));
         return states;
     }
 
-    /// <summary>The day as it would be on a ladder, the group's own or a draft of it: a day after all that are closed.</summary>
-    public GroupDay Day(GroupState state, DateOnly date) =>
-        new(state.Group, TeachingDay.Of(date, state.Ladder, state.Calendar, state.Standing, state.Standing.FirstOpen(scope.Today), scope.Way, scope.Words.Lexicon));
+    /// <summary>A group as it would be on a ladder: its own, or a draft of it.</summary>
+    public GroupState State(Group group, Ladder ladder, SchoolCalendar calendar, Standing standing) =>
+        new(group, ladder, calendar, standing, new DaysAhead(ladder, calendar, standing, standing.FirstOpen(scope.Today), scope.Way, scope.Words.Lexicon));
+
+    /// <summary>A day after all that are closed.</summary>
+    public static GroupDay Day(GroupState state, DateOnly date) => new(state.Group, state.Days.On(date));
 
     /// <summary>The request for making something of a lesson: with what the group's last lessons showed, its pace, and the school's own templates and phrases.</summary>
     public async Task<LessonRequest> PlanningRequest(GroupDay day, Rung rung, long seed)

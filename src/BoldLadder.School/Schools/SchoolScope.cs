@@ -22,6 +22,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     private StoredSchool? school;
     private SchoolLayer? layer;
     private (List<(DateOnly First, DateOnly Last)> Terms, List<DateOnly> Closed)? days;
+    private readonly Dictionary<string, SchoolCalendar> calendars = [];
     private IDbContextTransaction? transaction;
     private bool hasPublished;
 
@@ -111,6 +112,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     private async Task Fill(StoredSchool found)
     {
         (school, days) = (found, null);
+        calendars.Clear();
         layer = await layers.Of(found, store, Stop);
     }
 
@@ -133,7 +135,10 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     public async Task<SchoolCalendar> Calendar(Group? group = null)
     {
         days ??= ([.. (await store.Terms.AsNoTracking().ToListAsync(Stop)).Select(t => (t.First, t.Last))], await store.ClosedDays.Select(d => d.Date).ToListAsync(Stop));
-        return new SchoolCalendar(days.Value.Terms, days.Value.Closed, (group?.LessonDays ?? School.LessonDays).Select(SchoolWeekday.DayOfWeek), Rhythm);
+        var lessonDays = group?.LessonDays ?? School.LessonDays;
+        var key = string.Join(',', lessonDays);
+        if (!calendars.TryGetValue(key, out var known)) calendars[key] = known = new SchoolCalendar(days.Value.Terms, days.Value.Closed, lessonDays.Select(SchoolWeekday.DayOfWeek), Rhythm);
+        return known;
     }
 
     /// <summary>A published version of a ladder. It never changes, so it is kept; but not what this scope itself has published and may take back.</summary>

@@ -65,7 +65,7 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making)
         var views = days.ConvertAll(date => Day(state, date, lessons.GetValueOrDefault(date), edited));
         var shown = lessons.Values.Where(l => l.Status != LessonStatus.NotTaught).ToList();
         var documents = shown.ConvertAll(l => l.Document);
-        var unseen = shown.Count == 0 ? [] : WeekLook.Unseen(new Progress(state.Ladder, state.Standing).MemoryAt(0), documents);
+        var unseen = shown.Count == 0 ? [] : WeekLook.Unseen(state.Days.Progress.MemoryAt(0), documents);
         return new GroupWeek(state.Group.Id, state.Group.Name, state.Group.LessonMinutes, views, [.. WeekLook.Repeats(documents)], [.. unseen], shown.Sum(l => l.Minutes));
     }
 
@@ -74,10 +74,10 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making)
         var isPast = date < scope.Today;
         if (lesson is null)
         {
-            var comes = !isPast && state.Calendar.IsTeachingDay(date) ? making.Day(state, date).Rung : null;
+            var comes = !isPast && state.Calendar.IsTeachingDay(date) ? LessonMaking.Day(state, date).Rung : null;
             return new WeekDayView(date, comes is null ? null : TeachingDay.TitleOf(comes).Label, isPast, null, null, 0, 0, false, 0, null);
         }
-        var (broken, expected) = isPast || lesson.Status != LessonStatus.Planned ? (0, null) : making.Judged(making.Day(state, date), lesson);
+        var (broken, expected) = isPast || lesson.Status != LessonStatus.Planned ? (0, null) : making.Judged(LessonMaking.Day(state, date), lesson);
         return new WeekDayView(date, lesson.Document.Title.Label, isPast, lesson.Status, lesson.Id, lesson.Version, lesson.Minutes, edited.Contains(lesson.Id), broken, expected);
     }
 

@@ -56,7 +56,7 @@ public sealed record WordSearch
     public string? With { get; init; }
 
     /// <summary>Where in the word it stands.</summary>
-    public Standing? At { get; init; }
+    public PlaceInWord? At { get; init; }
 
     public string? Shape { get; init; }
 

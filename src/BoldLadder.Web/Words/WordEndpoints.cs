@@ -27,7 +27,7 @@ public static class WordEndpoints
         {
             Letters = letters,
             With = with,
-            At = Kebab.Parse<Standing>(at),
+            At = Kebab.Parse<PlaceInWord>(at),
             Shape = shape,
             Pattern = pattern,
             Rhyme = rhyme,
