@@ -19,6 +19,7 @@ public static class UseCases
         services.AddScoped<LadderWork>();
         services.AddScoped<Drafts>();
         services.AddScoped<Standings>();
+        services.AddScoped<LessonShelf>();
         services.AddScoped<LessonMaking>();
         foreach (var desk in typeof(UseCases).Assembly.GetExportedTypes().Where(t => t.Name.EndsWith("Desk", StringComparison.Ordinal))) services.AddScoped(desk);
     }

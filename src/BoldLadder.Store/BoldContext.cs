@@ -71,12 +71,24 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
-    /// <summary>Says who asks and for which school, for the rest of the open transaction: what row-level security reads.</summary>
-    public async Task EnterSchool(Guid userId, Guid schoolId, CancellationToken stop = default)
+    private (Guid User, Guid School)? unsaid;
+
+    /// <summary>Says who asks and for which school, for the rest of the open transaction: what row-level security reads. It is sent with the next command.</summary>
+    public void EnterSchool(Guid userId, Guid schoolId)
     {
         CurrentSchool = schoolId;
-        await Database.ExecuteSqlAsync($"select set_config('app.user_id', {userId.ToString()}, true), set_config('app.school_id', {schoolId.ToString()}, true)", stop);
+        unsaid = (userId, schoolId);
     }
+
+    /// <summary>What is to be sent along with a command; null when it was sent.</summary>
+    internal (Guid User, Guid School)? TakeName()
+    {
+        var name = unsaid;
+        unsaid = null;
+        return name;
+    }
+
+    protected override void OnConfiguring(DbContextOptionsBuilder optionsBuilder) => optionsBuilder.AddInterceptors(NamesTheSchool.It);
 
     protected override void OnModelCreating(ModelBuilder builder)
     {
@@ -141,6 +153,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
         Owned<GroupStanding>(builder).HasKey(s => new { s.SchoolId, s.GroupId });
         builder.Entity<GroupStanding>().HasOne<Group>().WithMany().HasForeignKey(s => new { s.SchoolId, s.GroupId });
+        builder.Entity<GroupStanding>().Property(s => s.Version).IsConcurrencyToken();
         builder.Entity<GroupStanding>().Property(s => s.Document).HasColumnType("jsonb").HasConversion(s => Standing.Write(s), text => Standing.Read(text), ByText<Standing>(Standing.Write));
 
         Owned<StoredLesson>(builder).HasKey(l => new { l.SchoolId, l.Id });

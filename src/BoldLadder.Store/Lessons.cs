@@ -72,6 +72,9 @@ public sealed class GroupStanding : ISchoolOwned
     public required Guid GroupId { get; init; }
 
     public required Standing Document { get; set; }
+
+    /// <summary>Rises by one with each change.</summary>
+    public required int Version { get; set; }
 }
 
 /// <summary>What a lesson was made by: making it again is promised only for an equal stamp.</summary>

@@ -37,7 +37,7 @@ public sealed class DemoSchoolTests
 
             await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(school.Database)).Options);
             var demo = await store.Schools.IgnoreQueryFilters().SingleAsync(s => s.Name == "Fernhollow Primary");
-            await store.EnterSchool(Guid.Empty, demo.SchoolId);
+            store.EnterSchool(Guid.Empty, demo.SchoolId);
             var monday = SchoolWeekday.Monday(today);
             foreach (var group in await store.Groups.ToListAsync())
             {

@@ -124,7 +124,7 @@ public sealed class TestSchool : IAsyncDisposable
     public async Task<T> AsOwner<T>(Func<BoldContext, Task<T>> work)
     {
         await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), Owner(database)).Options);
-        await store.EnterSchool(Guid.Empty, School);
+        store.EnterSchool(Guid.Empty, School);
         var result = await work(store);
         await store.SaveChangesAsync();
         return result;

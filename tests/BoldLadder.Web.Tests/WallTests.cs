@@ -65,9 +65,9 @@ public sealed class WallTests : IAsyncLifetime
         await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.AppRole(school.Database)).Options);
         Assert.Equal(0, await store.Groups.IgnoreQueryFilters().CountAsync());
         await using var transaction = await store.Database.BeginTransactionAsync();
-        await store.EnterSchool(Guid.Empty, school.School);
+        store.EnterSchool(Guid.Empty, school.School);
         Assert.Equal(2, await store.Groups.IgnoreQueryFilters().CountAsync());
-        await store.EnterSchool(Guid.Empty, school.OtherSchool);
+        store.EnterSchool(Guid.Empty, school.OtherSchool);
         Assert.Equal(0, await store.Groups.IgnoreQueryFilters().CountAsync());
     }
 

@@ -12,7 +12,7 @@ public sealed record GroupView(
     DateOnly? LessonDate, bool IsToday, LessonStatus? Status);
 
 /// <summary>The groups this person may see.</summary>
-public sealed class GroupDesk(SchoolScope scope, LessonMaking making)
+public sealed class GroupDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
 {
     public async Task<List<GroupView>> List()
     {
@@ -20,7 +20,7 @@ public sealed class GroupDesk(SchoolScope scope, LessonMaking making)
         var states = await making.States(groups);
         var next = states.ToDictionary(s => s.Group.Id, s => s.Calendar.OnOrAfter(scope.Today));
         var (ids, days) = (groups.ConvertAll(g => g.Id), next.Values.OfType<DateOnly>().Distinct().ToList());
-        var lessons = (await scope.DailyLessons.AsNoTracking().Where(l => ids.Contains(l.GroupId) && days.Contains(l.Date)).ToListAsync(scope.Stop)).ToDictionary(l => (l.GroupId, l.Date));
+        var lessons = (await shelf.Of(scope.DailyLessons.Where(l => ids.Contains(l.GroupId) && days.Contains(l.Date)))).ToDictionary(l => (l.GroupId, l.Date));
         return [.. states.Select(s => View(s, next[s.Group.Id], next[s.Group.Id] is { } day ? lessons.GetValueOrDefault((s.Group.Id, day)) : null))];
     }
 

@@ -167,7 +167,7 @@ public sealed class DraftDesk(SchoolScope scope, Drafts drafts, LadderWork work,
     private async Task PublishNew(LadderDraft draft, string name)
     {
         var latest = await scope.Store.LadderVersions.Where(v => v.LadderId == draft.LadderId).MaxAsync(v => (int?)v.Version, scope.Stop) ?? 0;
-        scope.Publish(new LadderVersion
+        scope.Store.LadderVersions.Add(new LadderVersion
         {
             SchoolId = draft.SchoolId,
             LadderId = draft.LadderId,

@@ -41,7 +41,7 @@ public sealed class LadderDesk(SchoolScope scope, LadderWork work, WordData ship
         scope.Store.Ladders.Add(new SchoolLadder { SchoolId = scope.School.SchoolId, Id = request.Id, Name = request.Name.Trim() });
         await scope.Save();
         if (start.Rungs.IsEmpty) scope.Store.LadderDrafts.Add(new LadderDraft { SchoolId = scope.School.SchoolId, LadderId = request.Id, Document = start, Version = 1, BasedOn = 0, Since = 1 });
-        else scope.Publish(new LadderVersion { SchoolId = scope.School.SchoolId, LadderId = request.Id, Version = 1, Document = start, PublishedAt = scope.UtcNow, Name = request.Name.Trim(), PublishedBy = scope.UserId });
+        else scope.Store.LadderVersions.Add(new LadderVersion { SchoolId = scope.School.SchoolId, LadderId = request.Id, Version = 1, Document = start, PublishedAt = scope.UtcNow, Name = request.Name.Trim(), PublishedBy = scope.UserId });
         scope.Audit("ladder-made", request.Id);
         await scope.Save();
         return await Summary(request.Id);

@@ -11,7 +11,7 @@ namespace BoldLadder.School.Lessons;
 /// <summary>
 /// Opening, changing and closing a lesson. A lesson is known by its id; group and date are only how the lesson of a day is found.
 /// </summary>
-public sealed class LessonDesk(SchoolScope scope, LessonMaking making)
+public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
 {
     /// <summary>The lesson of the day, planned first where there is none: asking twice changes nothing.</summary>
     public async Task<Answer<LessonView>> Open(Guid groupId, DateOnly date)
@@ -21,7 +21,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making)
         var day = await making.Day(found.Value, date);
         if (!day.Calendar.IsTeachingDay(date)) return Refusal.Unusable("outside-calendar");
         // Most often it is there already, and nobody has to wait for anyone.
-        if (await OfDay(groupId, date) is { } there) return await making.View(there, day);
+        if (await Shown(groupId, date) is { } there) return await making.View(there, day);
         await scope.Lock(groupId);
         if (await OfDay(groupId, date) is { } stored) return await making.View(stored, day);
         if (date < scope.Today) return Refusal.Unusable("day-is-past").About("lesson");
@@ -38,7 +38,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making)
     {
         var found = await scope.Group(groupId);
         if (found.Refusal is { } unknown) return unknown;
-        return await OfDay(groupId, date) is { } stored ? await making.View(stored, await making.Day(found.Value, date)) : Refused.NoLesson;
+        return await Shown(groupId, date) is { } stored ? await making.View(stored, await making.Day(found.Value, date)) : Refused.NoLesson;
     }
 
     public async Task<Answer<LessonView>> Show(Guid lessonId)
@@ -100,6 +100,9 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making)
     }
 
     private Task<StoredLesson?> OfDay(Guid groupId, DateOnly date) => scope.DailyLessons.SingleOrDefaultAsync(l => l.GroupId == groupId && l.Date == date, scope.Stop);
+
+    /// <summary>The same to look at.</summary>
+    private async Task<StoredLesson?> Shown(Guid groupId, DateOnly date) => (await shelf.Of(scope.DailyLessons.Where(l => l.GroupId == groupId && l.Date == date))).SingleOrDefault();
 
     /// <summary>A lesson of one of this person's groups, with the group.</summary>
     private async Task<Answer<(Group Group, StoredLesson Lesson)>> Find(Guid lessonId)

@@ -8,10 +8,21 @@ namespace BoldLadder.School.Lessons;
 /// <summary>Where groups stand: read from the row that closings keep, or folded from the log where there is none yet.</summary>
 public sealed class Standings(SchoolScope scope)
 {
-    /// <summary>Where each group stands after all its closed lessons, in one query, and one more for groups whose log was never folded.</summary>
+    private const int Kilobytes = 96;
+
+    /// <summary>Where each group stands after all its closed lessons, in one query where they are known, one more where they are not, and one for groups whose log was never folded.</summary>
     public async Task<IReadOnlyDictionary<Guid, Standing>> Of(IReadOnlyCollection<Guid> groups)
     {
-        var kept = await scope.Store.GroupStandings.AsNoTracking().Where(s => groups.Contains(s.GroupId)).ToDictionaryAsync(s => s.GroupId, s => s.Document, scope.Stop);
+        var rows = await scope.Store.GroupStandings.Where(s => groups.Contains(s.GroupId)).Select(s => new { s.GroupId, s.Version }).ToListAsync(scope.Stop);
+        var kept = rows.Select(r => (r.GroupId, Standing: scope.Known<Standing>(Key(r.GroupId), $"{r.Version}"))).Where(r => r.Standing is not null).ToDictionary(r => r.GroupId, r => r.Standing!);
+        var unread = rows.Select(r => r.GroupId).Where(g => !kept.ContainsKey(g)).ToList();
+        if (unread.Count > 0)
+        {
+            foreach (var row in await scope.Store.GroupStandings.AsNoTracking().Where(s => unread.Contains(s.GroupId)).ToListAsync(scope.Stop))
+            {
+                kept[row.GroupId] = scope.Kept(Key(row.GroupId), $"{row.Version}", Kilobytes, row.Document);
+            }
+        }
         var missing = groups.Where(g => !kept.ContainsKey(g)).ToList();
         if (missing.Count == 0) return kept;
         var logs = (await Lines(e => missing.Contains(e.GroupId))).ToLookup(e => e.GroupId);
@@ -28,9 +39,11 @@ public sealed class Standings(SchoolScope scope)
         var now = (await Of([added.GroupId]))[added.GroupId];
         var next = added.Supersedes is null && (now.Last is null || added.Date > now.Last) ? With(now, added)
             : Fold([.. (await Lines(e => e.GroupId == added.GroupId)).Where(e => e.Id != added.Supersedes), added]);
-        if (await scope.Store.GroupStandings.SingleOrDefaultAsync(s => s.GroupId == added.GroupId, scope.Stop) is { } row) row.Document = next;
-        else scope.Store.GroupStandings.Add(new GroupStanding { SchoolId = added.SchoolId, GroupId = added.GroupId, Document = next });
+        if (await scope.Store.GroupStandings.SingleOrDefaultAsync(s => s.GroupId == added.GroupId, scope.Stop) is { } row) (row.Document, row.Version) = (next, row.Version + 1);
+        else scope.Store.GroupStandings.Add(new GroupStanding { SchoolId = added.SchoolId, GroupId = added.GroupId, Document = next, Version = 1 });
     }
+
+    private object Key(Guid group) => (nameof(Standings), scope.School.SchoolId, group);
 
     /// <summary>Lines of the log that count: those that a later one supersedes don't.</summary>
     private async Task<IEnumerable<TeachingLogEntry>> Lines(System.Linq.Expressions.Expression<Func<TeachingLogEntry, bool>> of)

@@ -24,7 +24,6 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     private (List<(DateOnly First, DateOnly Last)> Terms, List<DateOnly> Closed)? days;
     private readonly Dictionary<string, SchoolCalendar> calendars = [];
     private IDbContextTransaction? transaction;
-    private bool hasPublished;
 
     public StoredSchool School => school ?? throw new InvalidOperationException("No school has been opened.");
 
@@ -67,7 +66,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     public async Task<bool> OpenForCover(Guid schoolId, CancellationToken stop)
     {
         await Begin(stop);
-        await store.EnterSchool(Guid.Empty, schoolId, stop);
+        store.EnterSchool(Guid.Empty, schoolId);
         if (await store.Schools.AsNoTracking().SingleOrDefaultAsync(stop) is not { } found) return false;
         (UserId, Role) = (Guid.Empty, Role.Teacher);
         await Fill(found);
@@ -77,7 +76,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     /// <summary>Fills the scope inside a transaction that someone else opened; false when the person does not belong to the school.</summary>
     public async Task<bool> Enter(Guid userId, Guid schoolId)
     {
-        await store.EnterSchool(userId, schoolId, Stop);
+        store.EnterSchool(userId, schoolId);
         var found = await store.Memberships.Where(m => m.UserId == userId).Select(m => new { m.Role, School = store.Schools.AsNoTracking().Single() }).AsNoTracking().SingleOrDefaultAsync(Stop);
         if (found is null) return false;
         (UserId, Role) = (userId, found.Role);
@@ -134,14 +133,22 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     /// <summary>The school's calendar, or that of a group with lesson days of its own. Terms and closed days are read once.</summary>
     public async Task<SchoolCalendar> Calendar(Group? group = null)
     {
-        days ??= ([.. (await store.Terms.AsNoTracking().ToListAsync(Stop)).Select(t => (t.First, t.Last))], await store.ClosedDays.Select(d => d.Date).ToListAsync(Stop));
+        days ??= await ReadDays();
         var lessonDays = group?.LessonDays ?? School.LessonDays;
         var key = string.Join(',', lessonDays);
         if (!calendars.TryGetValue(key, out var known)) calendars[key] = known = new SchoolCalendar(days.Value.Terms, days.Value.Closed, lessonDays.Select(SchoolWeekday.DayOfWeek), Rhythm);
         return known;
     }
 
-    /// <summary>A published version of a ladder. It never changes, so it is kept; but not what this scope itself has published and may take back.</summary>
+    /// <summary>Terms and closed days in one query.</summary>
+    private async Task<(List<(DateOnly First, DateOnly Last)> Terms, List<DateOnly> Closed)> ReadDays()
+    {
+        var rows = await store.Terms.Select(t => new { IsTerm = true, t.First, t.Last })
+            .Concat(store.ClosedDays.Select(d => new { IsTerm = false, First = d.Date, Last = d.Date })).ToListAsync(Stop);
+        return ([.. rows.Where(r => r.IsTerm).Select(r => (r.First, r.Last))], [.. rows.Where(r => !r.IsTerm).Select(r => r.First)]);
+    }
+
+    /// <summary>A published version of a ladder. It never changes, so it is kept.</summary>
     public async Task<Ladder?> Ladder(Guid ladderId, int version) => (await Ladders([(ladderId, version)])).GetValueOrDefault((ladderId, version));
 
     /// <summary>Published versions, in one query for those that are not known.</summary>
@@ -152,7 +159,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
         var missing = new HashSet<(Guid Id, int Version)>();
         foreach (var one in wanted)
         {
-            if (cache.Find<Ladder>(Key(one), "") is { } known) found[one] = known;
+            if (Known<Ladder>(Key(one), "") is { } known) found[one] = known;
             else missing.Add(one);
         }
         if (missing.Count == 0) return found;
@@ -160,17 +167,21 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
         foreach (var read in await store.LadderVersions.AsNoTracking().Where(v => ids.Contains(v.LadderId) && versions.Contains(v.Version)).ToListAsync(Stop))
         {
             var one = (read.LadderId, read.Version);
-            if (missing.Contains(one)) found[one] = hasPublished ? read.Document : cache.Newest(Key(one), "", LadderKilobytes, () => read.Document);
+            if (missing.Contains(one)) found[one] = Kept(Key(one), "", LadderKilobytes, read.Document);
         }
         return found;
     }
 
-    /// <summary>Adds a version; what is read of ladders from here on is not kept for others, since it may still be taken back.</summary>
-    public void Publish(LadderVersion version)
-    {
-        hasPublished = true;
-        store.LadderVersions.Add(version);
-    }
+    /// <summary>A document as it was kept under its version; null when it is not.</summary>
+    public T? Known<T>(object key, string version)
+        where T : class => cache.Find<T>(key, version);
+
+    /// <summary>Keeps a document that was read, so that nobody reads it again while it is not changed; but not once this scope has saved something, which may still be taken back.</summary>
+    public T Kept<T>(object key, string version, int kilobytes, T document)
+        where T : class => HasSaved ? document : cache.Newest(key, version, kilobytes, () => document);
+
+    /// <summary>True once something was saved in this scope: what it reads from then on may never be.</summary>
+    public bool HasSaved { get; private set; }
 
     /// <summary>Why this is not for who asks; null for a lead.</summary>
     public Refusal? LeadOnly() => Role == Role.Lead ? null : Refusal.NotAllowed("lead-only");
@@ -181,7 +192,11 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     /// <summary>One at a time for a subject, until the scope ends.</summary>
     public Task Lock(Guid subject) => store.Database.ExecuteSqlAsync($"select pg_advisory_xact_lock(hashtextextended({subject.ToString()}, 0))", Stop);
 
-    public Task Save() => store.SaveChangesAsync(Stop);
+    public Task Save()
+    {
+        HasSaved = true;
+        return store.SaveChangesAsync(Stop);
+    }
 
     public void Audit(string action, Guid subject) => store.Audit.Add(new AuditEntry
     {

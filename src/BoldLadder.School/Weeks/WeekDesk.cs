@@ -29,7 +29,7 @@ public sealed record GroupWeek(Guid GroupId, string Name, int LessonMinutes, IRe
 public sealed record WeekDayView(DateOnly Date, string? Label, bool IsPast, LessonStatus? Status, Guid? LessonId, int Version, int Minutes, bool Edited, int Broken, string? Expected);
 
 /// <summary>The week screen, and what to have ready for some days.</summary>
-public sealed class WeekDesk(SchoolScope scope, LessonMaking making)
+public sealed class WeekDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
 {
     private const int MostWeeks = 2;
     private const int MostDays = 14;
@@ -52,7 +52,7 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making)
         var monday = SchoolWeekday.Monday(date);
         var span = Enumerable.Range(0, SchoolWeekday.DaysInWeek * Math.Clamp(weeks, 1, MostWeeks)).Select(monday.AddDays).ToList();
         var (first, last, ids) = (span[0], span[^1], all.ConvertAll(g => g.Id));
-        var lessons = await scope.DailyLessons.AsNoTracking().Where(l => ids.Contains(l.GroupId) && l.Date >= first && l.Date <= last).ToListAsync(scope.Stop);
+        var lessons = await shelf.Of(scope.DailyLessons.Where(l => ids.Contains(l.GroupId) && l.Date >= first && l.Date <= last));
         var edited = await making.ChangedByHand(lessons.ConvertAll(l => l.Id));
         var weekdays = all.SelectMany(g => g.LessonDays ?? []).Concat(scope.School.LessonDays).Concat(lessons.Select(l => SchoolWeekday.Of(l.Date))).ToHashSet();
         var days = span.FindAll(d => weekdays.Contains(SchoolWeekday.Of(d)));

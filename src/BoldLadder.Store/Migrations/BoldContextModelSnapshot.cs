@@ -225,6 +225,11 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("document");
 
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
                     b.HasKey("SchoolId", "GroupId")
                         .HasName("pk_group_standings");
 

@@ -67,7 +67,7 @@ public static class SessionEndpoints
     private static async Task<SessionView> View(Guid userId, BoldContext store, Clock clock)
     {
         await using var transaction = await store.Database.BeginTransactionAsync();
-        await store.EnterSchool(userId, Guid.Empty);
+        store.EnterSchool(userId, Guid.Empty);
         var name = await store.Users.Where(u => u.Id == userId).Select(u => u.DisplayName).SingleAsync();
         var schools = await store.Memberships.IgnoreQueryFilters().Where(m => m.UserId == userId)
             .Join(store.Schools.IgnoreQueryFilters(), m => m.SchoolId, s => s.SchoolId, (m, s) => new { m.Role, School = s })
