@@ -2,7 +2,7 @@ namespace BoldLadder.Web.Tests;
 
 /// <summary>
 /// The same tables as partitions by school, as a store of many schools would have them: keys, foreign keys, policies and rights are what they were. With
-/// BOLD_PARTITIONED=1 (./test --deep) every test runs on these.
+/// BOLD_PARTITIONED=1 every test runs on these.
 /// </summary>
 public static class Partitioned
 {
@@ -25,8 +25,9 @@ public static class Partitioned
                 keys := keys || format('alter table %s add constraint %I %s', one.holder, one.conname, one.definition);
                 execute format('alter table %s drop constraint %I', one.holder, one.conname);
             end loop;
-            for one in select tablename, policyname, qual from pg_policies where schemaname = 'public' and tablename = any(owned) loop
-                rights := rights || format('create policy %I on %I using (%s)', one.policyname, one.tablename, one.qual);
+            for one in select * from pg_policies where schemaname = 'public' loop
+                rights := rights || format('create policy %I on %I for %s using (%s)', one.policyname, one.tablename, one.cmd, one.qual);
+                execute format('drop policy %I on %I', one.policyname, one.tablename);
             end loop;
             for one in select table_name, grantee, privilege_type from information_schema.role_table_grants
                 where table_schema = 'public' and table_name = any(owned) and grantee <> current_user

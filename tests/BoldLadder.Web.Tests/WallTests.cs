@@ -77,6 +77,8 @@ public sealed class WallTests : IAsyncLifetime
         var tables = await school.AsOwner(s => s.Database.SqlQuery<string>($"""
             select c.table_name as "Value" from information_schema.columns c join pg_class t on t.relname = c.table_name
             where c.table_schema = 'public' and c.column_name = 'school_id' and not t.relrowsecurity
+                -- A partition is reached through its table alone: the app has no right on it.
+                and not (t.relispartition and not has_table_privilege('bold_app', t.oid, 'select'))
             """).ToListAsync());
         Assert.Empty(tables);
         var rights = await school.AsOwner(s => s.Database.SqlQuery<string>($"""
