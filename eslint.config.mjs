@@ -9,7 +9,7 @@ export default tseslint.config(
   tseslint.configs.strict,
   { rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
   { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', Buffer: 'readonly' } } },
-  { files: ['web/public/*.js'], languageOptions: { globals: { self: 'readonly', URL: 'readonly', caches: 'readonly', fetch: 'readonly' } } },
+  { files: ['web/public/*.js'], languageOptions: { globals: { self: 'readonly', URL: 'readonly', caches: 'readonly', fetch: 'readonly', Response: 'readonly' } } },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     extends: [jsxA11y.flatConfigs.strict, reactHooks.configs.flat.recommended],

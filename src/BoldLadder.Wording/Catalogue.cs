@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Collections.Frozen;
+using System.Globalization;
 using System.Text.Json;
 
 namespace BoldLadder.Wording;
@@ -34,10 +35,17 @@ public sealed class Catalogue
     public Message Message(string key) => parsed.GetOrAdd(key, k => messages.TryGetValue(k, out var text)
         ? Wording.Message.Parse(text) : throw new KeyNotFoundException($"The catalogue has no \"{k}\". Add it to text/en-GB."));
 
-    /// <summary>The sentence of a key. A value that is an enum is said by its own name: activity.read-words for a kind of activity.</summary>
+    /// <summary>The sentence of a key. A value that is an enum is said by its own name, activity.read-words for a kind of activity; a day as 2026-11-24.</summary>
     /// <exception cref="KeyNotFoundException">The catalogue has no such key.</exception>
     public string Say(string key, IReadOnlyDictionary<string, object>? values = null) =>
-        Message(key).With(values is null ? FrozenDictionary<string, object>.Empty : values.ToFrozenDictionary(v => v.Key, v => v.Value is Enum code ? Named(code) : v.Value));
+        Message(key).With(values is null ? FrozenDictionary<string, object>.Empty : values.ToFrozenDictionary(v => v.Key, v => Said(v.Value)));
+
+    private object Said(object value) => value switch
+    {
+        Enum code => Named(code),
+        DateOnly day => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+        _ => value,
+    };
 
     private string Named(Enum code)
     {

@@ -30,9 +30,6 @@ public sealed class Message
         return said.ToString();
     }
 
-    /// <summary>The names of the values that the sentence needs.</summary>
-    public IEnumerable<string> Names => parts.SelectMany(p => p.Names);
-
     private static ImmutableArray<Part> ReadParts(string text, ref int at, bool inside)
     {
         var parts = ImmutableArray.CreateBuilder<Part>();
@@ -93,8 +90,6 @@ public sealed class Message
 
     private abstract record Part
     {
-        public virtual IEnumerable<string> Names => [];
-
         /// <param name="number">What # stands for inside a plural.</param>
         public abstract void Say(StringBuilder said, IReadOnlyDictionary<string, object> values, object? number);
     }
@@ -112,8 +107,6 @@ public sealed class Message
 
     private sealed record Value(string Name) : Part
     {
-        public override IEnumerable<string> Names => [Name];
-
         public override void Say(StringBuilder said, IReadOnlyDictionary<string, object> values, object? number) =>
             said.Append(values.TryGetValue(Name, out var value) ? Convert.ToString(value, CultureInfo.InvariantCulture) : $"{{{Name}}}");
     }
@@ -121,8 +114,6 @@ public sealed class Message
     private sealed record Choice(string Name, bool IsPlural, ImmutableDictionary<string, ImmutableArray<Part>> Cases) : Part
     {
         public const string Other = "other";
-
-        public override IEnumerable<string> Names => Cases.Values.SelectMany(c => c).SelectMany(p => p.Names).Prepend(Name);
 
         public override void Say(StringBuilder said, IReadOnlyDictionary<string, object> values, object? number)
         {

@@ -56,6 +56,10 @@ public partial class CatalogueTests
             British.Say("refusal.bad-template.stranger", new Dictionary<string, object> { ["activity"] = Core.Lessons.ActivityKind.ReadWords, ["part"] = PartKind.Practise }));
 
     [Fact]
+    public void A_day_is_written_as_everyone_reads_it() =>
+        Assert.StartsWith("2126-11-24 is not a day", British.Say("refusal.day-out-of-range.calendar", new Dictionary<string, object> { ["day"] = new DateOnly(2126, 11, 24) }), StringComparison.Ordinal);
+
+    [Fact]
     public void American_schools_read_their_own_words() => Assert.Equal(("Practise", "Practice"), (British.Say("part.practise"), Catalogue.Of("en-US").Say("part.practise")));
 
     [GeneratedRegex("""(?:Refusal\.(?:NotFound|Unusable|Conflict|NotAllowed)\(|new RefusedException\(|new\(RefusalKind\.\w+, |Problem\.Of\(StatusCodes\.\w+, |StatusCodes\.\w+ => |_ => (?="went-wrong"))((?:undo \? "[a-z-]+" : )?"[a-z][a-z.-]+")(?:[^;\n]*?\.About\("([a-z-]+)"\))?""")]

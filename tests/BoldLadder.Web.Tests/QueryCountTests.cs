@@ -42,6 +42,35 @@ public sealed class QueryCountTests : IAsyncLifetime
         Assert.InRange(many, 1, Most);
     }
 
+    /// <summary>Whoever closed a lesson and then went back over midnight with the school's zone has a log that runs ahead of today.</summary>
+    [Fact]
+    public async Task A_group_whose_log_runs_ahead_of_the_clock_is_still_shown()
+    {
+        await school.AsOwner(store =>
+        {
+            store.TeachingLog.Add(new TeachingLogEntry
+            {
+                SchoolId = school.School,
+                Id = Guid.NewGuid(),
+                GroupId = school.Otters,
+                Date = TestSchool.Today.AddDays(2),
+                RungId = "x",
+                Outcome = Core.Teaching.LessonOutcome.Taught,
+                Correspondences = ["sh=ʃ"],
+                Patterns = [],
+                Tricky = [],
+                Seen = [],
+                Words = [],
+                RecordedAt = DateTime.UtcNow,
+                RecordedBy = Guid.Empty,
+            });
+            return Task.FromResult(0);
+        });
+        Assert.Equal(2, (await lead.Get<List<GroupView>>(Path("groups"))).Count);
+        Assert.Equal(2, (await lead.Get<WeekView>(Path("weeks/2026-11-24?weeks=2"))).Groups.Count);
+        Assert.NotEmpty((await lead.Open(school.Otters, TestSchool.Today)).Lesson.Parts);
+    }
+
     [Fact]
     public async Task The_screens_show_all_their_groups()
     {

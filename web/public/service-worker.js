@@ -45,16 +45,29 @@ async function newest(name, request, key) {
     throw offline;
   }
   if (answer.status === 401 || (answer.status === 204 && new URL(request.url).pathname === '/api/session')) await caches.delete(LESSONS);
-  else if (answer.ok && answer.status === 200) {
-    await cache.put(key, answer.clone());
-    if (name === LESSONS) await forgetOthers(cache, key);
-  }
+  else if (answer.status === 200) await (name === SHELL ? keepPage(cache, answer.clone()) : keepLesson(cache, key, answer.clone()));
   return answer;
+}
+
+/** The page that all addresses share; with another release of it, what belonged to the one before goes. */
+async function keepPage(cache, answer) {
+  if (!answer.headers.get('content-type')?.startsWith('text/html')) return;
+  const [before, now] = [await (await cache.match(PAGE))?.text(), await answer.clone().text()];
+  if (before !== undefined && before !== now) for (const request of await cache.keys()) if (FIXED.test(new URL(request.url).pathname)) await cache.delete(request);
+  await cache.put(PAGE, answer);
+}
+
+/** A lesson without the teacher's own note, which the board does not show; anything else as it is. */
+async function keepLesson(cache, key, answer) {
+  if (!LESSON.test(new URL(key).pathname)) return cache.put(key, answer);
+  const view = await answer.json();
+  const kept = { ...view, lesson: { ...view.lesson, remark: null } };
+  await cache.put(key, new Response(JSON.stringify(kept), { headers: { 'content-type': 'application/json' } }));
+  return forgetOthers(cache, key);
 }
 
 /** Of lessons only the one that was opened last is kept. */
 async function forgetOthers(cache, key) {
-  if (!LESSON.test(new URL(key).pathname)) return;
   for (const request of await cache.keys()) if (request.url !== key && LESSON.test(new URL(request.url).pathname)) await cache.delete(request);
 }
 

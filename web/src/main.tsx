@@ -14,13 +14,14 @@ import './look/settings.css';
 import './look/print.css';
 import './look/mat.css';
 import './look/planning.css';
+import { boardAt } from './board/address';
 import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 
 /** The door and the board are fetched alone: who signs in, or loads a board again, waits for nothing of the rest. */
 function page(): Promise<ComponentType> {
   if (window.location.pathname === '/sign-in') return import('./session/SignInPage').then((m) => m.SignInPage);
-  if (window.location.pathname.endsWith('/board')) return import('./board/BoardRoot').then((m) => m.BoardRoot);
+  if (boardAt(window.location.pathname)) return import('./board/BoardRoot').then((m) => m.BoardRoot);
   return import('./root').then((m) => m.Root);
 }
 

@@ -14,11 +14,6 @@ namespace BoldLadder.Core.Teaching;
 /// <param name="Fit">The rungs still to come on their days.</param>
 public record TeachingDay(DateOnly Date, Ladder Ladder, SchoolCalendar Calendar, Progress Progress, CalendarFit Fit, int Ahead, Rung? Rung)
 {
-    /// <param name="standing">Where the group stands before the day: nothing of the day itself, or later, is in it.</param>
-    /// <param name="firstOpen">The first day that is not closed yet: <see cref="Standing.FirstOpen"/>.</param>
-    public static TeachingDay Of(DateOnly date, Ladder ladder, SchoolCalendar calendar, Standing standing, DateOnly firstOpen, WayOfReading way, Lexicon lexicon) =>
-        new DaysAhead(ladder, calendar, standing, firstOpen, way, lexicon).On(date);
-
     /// <summary>What a lesson for a rung, or for a quiet day, is called.</summary>
     public static LessonTitle TitleOf(Rung rung) => new(rung.Id, QuietDay.IsId(rung.Id) ? rung.Id : rung.Label, rung.Stage);
 

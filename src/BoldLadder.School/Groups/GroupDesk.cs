@@ -28,7 +28,7 @@ public sealed class GroupDesk(SchoolScope scope, LessonMaking making, LessonShel
     {
         var (group, ladder) = (state.Group, state.Ladder);
         var left = state.Days.Progress.Remaining.Length;
-        var title = lesson?.Document.Title ?? (date is { } open && LessonMaking.Day(state, open).Rung is { } next ? TeachingDay.TitleOf(next) : null);
+        var title = lesson?.Document.Title ?? (date is { } open && state.IsAhead(open) && LessonMaking.Day(state, open).Rung is { } next ? TeachingDay.TitleOf(next) : null);
         return new GroupView(group.Id, group.Name, group.LadderId, group.LadderVersion, group.LessonMinutes,
             ladder.Rungs.Length - left, ladder.Rungs.Length, title?.Label, date, date == scope.Today, lesson?.Status);
     }

@@ -19,7 +19,7 @@ public static class BrokenLessons
         foreach (var state in await making.States(groups.FindAll(g => lessons.Contains(g.Id))))
         {
             var (group, follows) = (state.Group, making.State(state.Group, ladder, state.Calendar, state.Standing));
-            foreach (var lesson in lessons[group.Id].OrderBy(l => l.Date))
+            foreach (var lesson in lessons[group.Id].Where(l => follows.IsAhead(l.Date)).OrderBy(l => l.Date))
             {
                 var (items, expected) = making.Judged(LessonMaking.Day(follows, lesson.Date), lesson);
                 if (items > 0 || expected is not null) broken.Add(new BrokenLesson(group.Name, lesson.Date, lesson.Document.Title.Label, items, expected));

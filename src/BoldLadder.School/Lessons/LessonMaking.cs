@@ -24,7 +24,7 @@ public sealed class LessonMaking(SchoolScope scope, Standings standings)
 
     /// <summary>Any day: one that lies before others that are closed already is seen as it was then.</summary>
     public async Task<GroupDay> DayAt(GroupState state, DateOnly date) =>
-        Day(state.Standing.Last >= date ? State(state.Group, state.Ladder, state.Calendar, (await standings.Before(state.Group.Id, date)) with { Closed = state.Standing.Closed }) : state, date);
+        Day(state.IsAhead(date) ? state : State(state.Group, state.Ladder, state.Calendar, (await standings.Before(state.Group.Id, date)) with { Closed = state.Standing.Closed }), date);
 
     /// <summary>Groups with what their days follow from, in as many queries for many as for one.</summary>
     public async Task<IReadOnlyList<GroupState>> States(IReadOnlyCollection<Group> groups)

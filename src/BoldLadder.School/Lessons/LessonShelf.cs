@@ -10,36 +10,44 @@ public sealed class LessonShelf(SchoolScope scope)
 {
     private const int Kilobytes = 48;
 
-    /// <summary>The lessons of a query, in two queries at most.</summary>
+    /// <summary>The lessons of a query, in two queries at most: those whose documents are known without them, the others whole.</summary>
     public async Task<List<StoredLesson>> Of(IQueryable<StoredLesson> wanted)
     {
-        var rows = await wanted.AsNoTracking().Select(l => new { l.Id, l.GroupId, l.Date, l.Kind, l.RungId, l.Version, l.Status, l.Stamp, l.Minutes, l.Needs, l.Words, l.StoppedAt }).ToListAsync(scope.Stop);
-        var documents = rows.Select(r => (r.Id, Document: scope.Known<Lesson>(Key(r.Id), $"{r.Version}"))).Where(r => r.Document is not null).ToDictionary(r => r.Id, r => r.Document!);
-        var missing = rows.Select(r => r.Id).Where(id => !documents.ContainsKey(id)).ToList();
-        if (missing.Count > 0)
+        var rows = await wanted.Select(l => new { l.Id, l.GroupId, l.Date, l.Kind, l.RungId, l.Version, l.Status, l.Stamp, l.Minutes, l.Needs, l.Words, l.StoppedAt }).ToListAsync(scope.Stop);
+        var lessons = new List<StoredLesson>();
+        var unread = new List<Guid>();
+        foreach (var row in rows)
         {
-            foreach (var read in await scope.Store.Lessons.AsNoTracking().Where(l => missing.Contains(l.Id)).Select(l => new { l.Id, l.Version, l.Document }).ToListAsync(scope.Stop))
+            if (scope.Known<Lesson>(Key(row.Id), $"{row.Version}") is not { } document)
             {
-                documents[read.Id] = scope.Kept(Key(read.Id), $"{read.Version}", Kilobytes, read.Document);
+                unread.Add(row.Id);
+                continue;
             }
+            lessons.Add(new StoredLesson
+            {
+                SchoolId = scope.School.SchoolId,
+                Id = row.Id,
+                GroupId = row.GroupId,
+                Date = row.Date,
+                Kind = row.Kind,
+                RungId = row.RungId,
+                Document = document,
+                Version = row.Version,
+                Status = row.Status,
+                Stamp = row.Stamp,
+                Minutes = row.Minutes,
+                Needs = row.Needs,
+                Words = row.Words,
+                StoppedAt = row.StoppedAt,
+            });
         }
-        return rows.ConvertAll(r => new StoredLesson
+        if (unread.Count == 0) return lessons;
+        foreach (var read in await scope.Store.Lessons.AsNoTracking().Where(l => unread.Contains(l.Id)).ToListAsync(scope.Stop))
         {
-            SchoolId = scope.School.SchoolId,
-            Id = r.Id,
-            GroupId = r.GroupId,
-            Date = r.Date,
-            Kind = r.Kind,
-            RungId = r.RungId,
-            Document = documents[r.Id],
-            Version = r.Version,
-            Status = r.Status,
-            Stamp = r.Stamp,
-            Minutes = r.Minutes,
-            Needs = r.Needs,
-            Words = r.Words,
-            StoppedAt = r.StoppedAt,
-        });
+            scope.Kept(Key(read.Id), $"{read.Version}", Kilobytes, read.Document);
+            lessons.Add(read);
+        }
+        return lessons;
     }
 
     private object Key(Guid lesson) => (nameof(LessonShelf), scope.School.SchoolId, lesson);

@@ -74,10 +74,10 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making, LessonShelf
         var isPast = date < scope.Today;
         if (lesson is null)
         {
-            var comes = !isPast && state.Calendar.IsTeachingDay(date) ? LessonMaking.Day(state, date).Rung : null;
+            var comes = !isPast && state.IsAhead(date) && state.Calendar.IsTeachingDay(date) ? LessonMaking.Day(state, date).Rung : null;
             return new WeekDayView(date, comes is null ? null : TeachingDay.TitleOf(comes).Label, isPast, null, null, 0, 0, false, 0, null);
         }
-        var (broken, expected) = isPast || lesson.Status != LessonStatus.Planned ? (0, null) : making.Judged(LessonMaking.Day(state, date), lesson);
+        var (broken, expected) = isPast || lesson.Status != LessonStatus.Planned || !state.IsAhead(date) ? (0, null) : making.Judged(LessonMaking.Day(state, date), lesson);
         return new WeekDayView(date, lesson.Document.Title.Label, isPast, lesson.Status, lesson.Id, lesson.Version, lesson.Minutes, edited.Contains(lesson.Id), broken, expected);
     }
 

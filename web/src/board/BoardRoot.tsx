@@ -7,10 +7,8 @@ import { goSignIn } from '../session/signIn';
 import { keepOffline } from '../shell/offline';
 import { applyStyle } from '../style/applyStyle';
 import { setLanguage, text } from '../text/text';
+import { boardAt } from './address';
 import { Board } from './Board';
-
-/** The address of a board: which school, group and day. */
-export const BOARD = /^\/s\/([0-9a-f-]{36})\/groups\/([0-9a-f-]{36})\/lessons\/(\d{4}-\d{2}-\d{2})\/board$/;
 
 interface Ready {
   facts: Facts;
@@ -21,14 +19,17 @@ interface Ready {
 export function BoardRoot() {
   const [ready, setReady] = useState<Ready | null>(null);
   const [problem, setProblem] = useState<Error | null>(null);
-  const [, schoolId = '', groupId = '', date = ''] = BOARD.exec(window.location.pathname) ?? [];
+  const { schoolId, groupId, date } = boardAt(window.location.pathname)!;
+  const lessonPage = `/s/${schoolId}/groups/${groupId}/lessons/${date}`;
   useEffect(() => {
     keepOffline();
     const path = { schoolId };
     const load = async () => {
       const session = await answered(client.GET('/api/session'));
       const school = session?.schools.find((s) => s.id === schoolId);
-      if (!school) return goSignIn(window.location.pathname);
+      if (!session) return goSignIn(window.location.pathname);
+      // Someone else's school: its page says so.
+      if (!school) return window.location.assign(lessonPage);
       const [facts, style, view] = await Promise.all([
         answered(client.GET('/api/facts')),
         answered(client.GET('/api/schools/{schoolId}/style', { params: { path } })),
@@ -39,7 +40,7 @@ export function BoardRoot() {
       setReady({ facts, view });
     };
     load().catch(setProblem);
-  }, [schoolId, groupId, date]);
+  }, [schoolId, groupId, date, lessonPage]);
   if (problem)
     return (
       <main className="page" role="alert">
@@ -55,7 +56,7 @@ export function BoardRoot() {
         {text('loading')}
       </p>
     );
-  const leave = () => window.location.assign(`/s/${schoolId}/groups/${groupId}/lessons/${date}`);
+  const leave = () => window.location.assign(lessonPage);
   return (
     <FactsContext value={ready.facts}>
       <Board lesson={ready.view.lesson} groupName={ready.view.groupName} onLeave={leave} />

@@ -13,8 +13,8 @@ export interface Action {
   run?: (event: KeyboardEvent) => void;
 }
 
-/** The actions that can be taken now, in the order their parts of the page came. */
-let here: readonly (readonly Action[])[] = [];
+/** Who has actions that can be taken now, in the order their parts of the page came. */
+let here: readonly (() => readonly Action[])[] = [];
 const listeners = new Set<() => void>();
 const told = () => listeners.forEach((listener) => listener());
 const listen = (listener: () => void) => {
@@ -31,7 +31,7 @@ export function useActions(actions: readonly Action[], active = true) {
   // In a layout effect: what can be seen can be typed at, a key pressed at once is not lost.
   useLayoutEffect(() => {
     if (!active) return undefined;
-    const mine = latest.current;
+    const mine = () => latest.current;
     here = [...here, mine];
     told();
     const onKey = (event: KeyboardEvent) => {
@@ -53,7 +53,7 @@ export function useActions(actions: readonly Action[], active = true) {
 }
 
 /** What can be done by a key on this page now. */
-export const useActionsHere = () => useSyncExternalStore(listen, () => here).flat();
+export const useActionsHere = () => useSyncExternalStore(listen, () => here).flatMap((own) => own());
 
 const SETTING = 'bold.letterKeys';
 const lettersOn = () => localStorage.getItem(SETTING) !== 'off';
