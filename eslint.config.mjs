@@ -8,8 +8,16 @@ export default tseslint.config(
   js.configs.recommended,
   tseslint.configs.strict,
   { rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
-  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', Buffer: 'readonly' } } },
-  { files: ['web/public/*.js'], languageOptions: { globals: { self: 'readonly', URL: 'readonly', caches: 'readonly', fetch: 'readonly', Response: 'readonly' } } },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', Buffer: 'readonly' } },
+  },
+  {
+    files: ['web/public/*.js'],
+    languageOptions: {
+      globals: { self: 'readonly', URL: 'readonly', caches: 'readonly', fetch: 'readonly', Response: 'readonly' },
+    },
+  },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     extends: [jsxA11y.flatConfigs.strict, reactHooks.configs.flat.recommended],

@@ -1,4 +1,5 @@
-// Measures, in the real browser, how long each answer of a drag takes on a ladder of 150 rungs: from the asking to the picture. Used by bench/run.
+// Measures, in the real browser, how long each answer of a drag takes on a ladder of 150 rungs: from the asking to the
+// picture. Used by bench/run.
 // Usage: node bench/drag.mjs ADDRESS EMAIL PASSWORD
 import { chromium } from '@playwright/test';
 
@@ -46,5 +47,9 @@ const [trip, answer] = [median(trips), median(answers)];
 console.log('| in the browser, a ladder of 152 rungs | ms | times a request for nothing |');
 console.log('| --- | ---: | ---: |');
 console.log(`| a request for nothing (/health), median | ${trip.toFixed(1)} | 1.0 |`);
-console.log(`| the answer for a place tried, median of ${answers.length} | ${answer.toFixed(1)} | ${(answer / trip).toFixed(1)} |`);
-console.log(`| the slowest but one in twenty | ${at(answers, 0.95).toFixed(1)} | ${(at(answers, 0.95) / trip).toFixed(1)} |`);
+console.log(
+  `| the answer for a place tried, median of ${answers.length} | ${answer.toFixed(1)} | ${(answer / trip).toFixed(1)} |`,
+);
+console.log(
+  `| the slowest but one in twenty | ${at(answers, 0.95).toFixed(1)} | ${(at(answers, 0.95) / trip).toFixed(1)} |`,
+);

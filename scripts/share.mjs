@@ -2,7 +2,9 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 
-const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard', '--', '*.cs', '*.ts', '*.tsx', '*.mjs'], { encoding: 'utf8' })
+const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard', '--', '*.cs', '*.ts', '*.tsx', '*.mjs'], {
+  encoding: 'utf8',
+})
   .split('\n')
   .filter((f) => f && !/(^|\/)(Migrations|wwwroot)\/|schema\.d\.ts$/.test(f));
 const lines = (file) =>

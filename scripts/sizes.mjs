@@ -1,4 +1,5 @@
-// How much script each page fetches when it is opened first, in kB: what the built files import, followed from the entry.
+// How much script each page fetches when it is opened first, in kB: what the built files import, followed from the
+// entry.
 import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 
@@ -30,5 +31,7 @@ const pages = {
 for (const [page, roots] of Object.entries(pages)) {
   const all = [...reached([entry, ...roots.map(named)])];
   const kB = (of) => Math.round(all.reduce((sum, f) => sum + of(source[f]), 0) / 1000);
-  console.log(`${page.padEnd(8)} ${String(kB((s) => Buffer.byteLength(s))).padStart(4)} kB, ${kB((s) => gzipSync(s).length)} kB compressed`);
+  console.log(
+    `${page.padEnd(8)} ${String(kB((s) => Buffer.byteLength(s))).padStart(4)} kB, ${kB((s) => gzipSync(s).length)} kB compressed`,
+  );
 }

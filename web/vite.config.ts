@@ -11,7 +11,11 @@ function pictures(): Plugin {
   return {
     name: 'pictures',
     apply: 'build',
-    closeBundle: () => cpSync(from, join(import.meta.dirname, outDir, 'pictures'), { recursive: true, filter: (file) => file === from || file.endsWith('.svg') }),
+    closeBundle: () =>
+      cpSync(from, join(import.meta.dirname, outDir, 'pictures'), {
+        recursive: true,
+        filter: (file) => file === from || file.endsWith('.svg'),
+      }),
   };
 }
 

@@ -16,7 +16,9 @@ using BoldLadder.Tool.Commands;
 
 namespace BoldLadder.Bench;
 
-/// <summary>Chains, made-up words, crosswords, marking and facts, as more is taught, beside finding all that can be read.</summary>
+/// <summary>
+/// Chains, made-up words, crosswords, marking and facts, as more is taught, beside finding all that can be read.
+/// </summary>
 public class ActivitiesBenchmark
 {
     private const int Attempts = 10_000;
@@ -39,22 +41,42 @@ public class ActivitiesBenchmark
     public void Read()
     {
         lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
-        var ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        var ladder = LadderDocument.Read(
+            File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json"))
+        );
         taught = ladder.TaughtAfter(Rungs, Leniencies.All, Accent.SouthernBritish);
         tricky = [.. ladder.Rungs.Take(Rungs).SelectMany(r => r.Tricky)];
         chains = new ChainMaker(lexicon, taught);
         madeUp = new MadeUpMaker(lexicon, taught);
-        crosswords = new CrosswordWords(lexicon, ProjectFolders.Materials(lexicon).Sentences, ProjectFolders.Materials(lexicon).Pictures);
+        crosswords = new CrosswordWords(
+            lexicon,
+            ProjectFolders.Materials(lexicon).Sentences,
+            ProjectFolders.Materials(lexicon).Pictures
+        );
         marker = new Marker(new PlausibleSpellings(lexicon, Accent.SouthernBritish));
         var words = lexicon.ForLessons.Where(taught.CanRead).ToArray();
         // Each word with a letter dropped, doubled or exchanged with the next.
-        attempts = [.. Enumerable.Range(0, Attempts).Select(i => (Word: words[i % words.Length], At: i % words[i % words.Length].Spelling.Length, Kind: i % 3))
-            .Select(a => (a.Word, a.Kind switch
-            {
-                0 => a.Word.Spelling.Remove(a.At, 1),
-                1 => a.Word.Spelling.Insert(a.At, a.Word.Spelling[a.At].ToString()),
-                _ => a.Word.Spelling[..a.At] + new string([.. a.Word.Spelling[a.At..].Take(2).Reverse()]) + string.Concat(a.Word.Spelling[a.At..].Skip(2)),
-            }))];
+        attempts =
+        [
+            .. Enumerable
+                .Range(0, Attempts)
+                .Select(i =>
+                    (Word: words[i % words.Length], At: i % words[i % words.Length].Spelling.Length, Kind: i % 3)
+                )
+                .Select(a =>
+                    (
+                        a.Word,
+                        a.Kind switch
+                        {
+                            0 => a.Word.Spelling.Remove(a.At, 1),
+                            1 => a.Word.Spelling.Insert(a.At, a.Word.Spelling[a.At].ToString()),
+                            _ => a.Word.Spelling[..a.At]
+                                + new string([.. a.Word.Spelling[a.At..].Take(2).Reverse()])
+                                + string.Concat(a.Word.Spelling[a.At..].Skip(2)),
+                        }
+                    )
+                ),
+        ];
     }
 
     [Benchmark(Baseline = true, Description = "find all words that can be read")]
@@ -73,13 +95,15 @@ public class ActivitiesBenchmark
     public int MadeUp() => madeUp.Make(100, seed++).Length;
 
     [Benchmark(Description = "a crossword of 10")]
-    public int Crossword() => CrosswordFitter.Fit(crosswords.For(taught, tricky, CrosswordCells.Letters), 10, seed++).Entries.Length;
+    public int Crossword() =>
+        CrosswordFitter.Fit(crosswords.For(taught, tricky, CrosswordCells.Letters), 10, seed++).Entries.Length;
 
     [Benchmark(Description = "mark 10,000 attempts")]
     public int Marking()
     {
         var ticks = 0;
-        foreach (var (target, attempt) in attempts) ticks += marker.Mark(target, attempt).Ticks;
+        foreach (var (target, attempt) in attempts)
+            ticks += marker.Mark(target, attempt).Ticks;
         return ticks;
     }
 

@@ -29,11 +29,26 @@ public class EngineBenchmark
     {
         lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
         finder = new WordFinder(lexicon);
-        ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        ladder = LadderDocument.Read(
+            File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json"))
+        );
         index = new WordIndex(lexicon, Leniencies.All, Accent.SouthernBritish);
-        longLadder = ladder with { Rungs = [.. ladder.Rungs, .. Correspondence.All.Except(ladder.Rungs.SelectMany(r => r.Correspondences)).Take(150 - ladder.Rungs.Length).Select(c => new Rung(c.Notation, "more", [c], Patterns.None, [], null))] };
+        longLadder = ladder with
+        {
+            Rungs =
+            [
+                .. ladder.Rungs,
+                .. Correspondence
+                    .All.Except(ladder.Rungs.SelectMany(r => r.Correspondences))
+                    .Take(150 - ladder.Rungs.Length)
+                    .Select(c => new Rung(c.Notation, "more", [c], Patterns.None, [], null)),
+            ],
+        };
         known = [.. lexicon.Words.Take(20 * Some).Where((_, i) => i % 20 == 0).Select(w => w.Spelling)];
-        strange = [.. known.Select(w => new string([.. w.Reverse()])).Where(w => finder.Known(w, false) is null).Take(Some)];
+        strange =
+        [
+            .. known.Select(w => new string([.. w.Reverse()])).Where(w => finder.Known(w, false) is null).Take(Some),
+        ];
     }
 
     [Benchmark(Baseline = true, Description = "read the lexicon's files as text")]
@@ -49,7 +64,8 @@ public class EngineBenchmark
     public int Guess()
     {
         var readings = 0;
-        foreach (var word in strange) readings += finder.Find(word).Readings.Length;
+        foreach (var word in strange)
+            readings += finder.Find(word).Readings.Length;
         return readings;
     }
 

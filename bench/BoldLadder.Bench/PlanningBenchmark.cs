@@ -1,4 +1,3 @@
-using BoldLadder.Core.Teaching;
 using BenchmarkDotNet.Attributes;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
@@ -8,13 +7,16 @@ using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
 using Npgsql;
 
 namespace BoldLadder.Bench;
 
-/// <summary>Planning a lesson early and late on the ladder, beside one empty query to the database on the same machine.</summary>
+/// <summary>
+/// Planning a lesson early and late on the ladder, beside one empty query to the database on the same machine.
+/// </summary>
 public class PlanningBenchmark
 {
     private NpgsqlDataSource database = null!;
@@ -27,22 +29,37 @@ public class PlanningBenchmark
     [GlobalSetup]
     public void Open()
     {
-        database = NpgsqlDataSource.Create(Environment.GetEnvironmentVariable("BOLD_BENCH_DATABASE") ?? throw new InvalidOperationException("Run bench/run: it starts the database."));
+        database = NpgsqlDataSource.Create(
+            Environment.GetEnvironmentVariable("BOLD_BENCH_DATABASE")
+                ?? throw new InvalidOperationException("Run bench/run: it starts the database.")
+        );
         connection = database.OpenConnection();
         query = new NpgsqlCommand("select 1", connection);
         var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
-        var ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        var ladder = LadderDocument.Read(
+            File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json"))
+        );
         var materials = ProjectFolders.Materials(lexicon);
         (early, late) = (Request(20), Request(110));
 
-        LessonRequest Request(int rung) => new(
-            ladder.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish), ladder.Rungs[rung], materials,
-            [.. ladder.Rungs.Take(rung).SelectMany(r => r.Tricky)],
-            new Memory
-            {
-                Seen = ladder.Rungs.Take(rung).SelectMany((r, i) => r.Correspondences.Select(c => (c, i))).DistinctBy(x => x.c).ToDictionary(x => x.c, x => rung - x.i),
-                Newest = [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)],
-            }, 25, 1);
+        LessonRequest Request(int rung) =>
+            new(
+                Before: ladder.TaughtAfter(rung, Leniencies.All, Accent.SouthernBritish),
+                Today: ladder.Rungs[rung],
+                Materials: materials,
+                TrickyBefore: [.. ladder.Rungs.Take(rung).SelectMany(r => r.Tricky)],
+                Memory: new Memory
+                {
+                    Seen = ladder
+                        .Rungs.Take(rung)
+                        .SelectMany((r, i) => r.Correspondences.Select(c => (c, i)))
+                        .DistinctBy(x => x.c)
+                        .ToDictionary(x => x.c, x => rung - x.i),
+                    Newest = [.. ladder.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)],
+                },
+                Minutes: 25,
+                Seed: 1
+            );
     }
 
     [GlobalCleanup]
@@ -63,7 +80,20 @@ public class PlanningBenchmark
     [Benchmark(Description = "plan a lesson, rung 111")]
     public Lesson Late() => LessonPlanner.Plan(Fresh(late));
 
-    private LessonRequest Fresh(LessonRequest request) => new(
-        new Taught(request.Before.Correspondences, request.Before.Patterns, request.Before.Free, request.Before.Leniencies, request.Before.Accent),
-        request.Today, request.Materials, request.TrickyBefore, request.Memory, request.Minutes, ++seed);
+    private LessonRequest Fresh(LessonRequest request) =>
+        new(
+            Before: new Taught(
+                request.Before.Correspondences,
+                request.Before.Patterns,
+                request.Before.Free,
+                request.Before.Leniencies,
+                request.Before.Accent
+            ),
+            Today: request.Today,
+            Materials: request.Materials,
+            TrickyBefore: request.TrickyBefore,
+            Memory: request.Memory,
+            Minutes: request.Minutes,
+            Seed: ++seed
+        );
 }

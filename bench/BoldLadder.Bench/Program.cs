@@ -7,6 +7,7 @@ using BoldLadder.Core.Accents;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool;
+
 if (args is ["text"])
 {
     TextRun.Run(Console.Out);
@@ -21,16 +22,31 @@ if (args is ["memory"])
 {
     var before = GC.GetTotalMemory(forceFullCollection: true);
     var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
-    foreach (var accent in Accent.All) _ = lexicon.Homophones(lexicon.Words[0], accent).Any();
-    Console.WriteLine($"The lexicon, three accents together, holds {(GC.GetTotalMemory(forceFullCollection: true) - before) / 1_000_000} MB ({lexicon.Words.Length} words, {lexicon.Names.Length} names).");
+    foreach (var accent in Accent.All)
+        _ = lexicon.Homophones(lexicon.Words[0], accent).Any();
+    Console.WriteLine(
+        $"The lexicon, three accents together, holds {(GC.GetTotalMemory(forceFullCollection: true) - before) / 1_000_000} MB ({lexicon.Words.Length} words, {lexicon.Names.Length} names)."
+    );
     return;
 }
 
 // In process, so that it needs neither a project of its own nor a second restore.
 var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
-var config = DefaultConfig.Instance.AddJob(job).WithArtifactsPath(args.Length > 0 ? args[0] : "BenchmarkDotNet.Artifacts");
+var config = DefaultConfig
+    .Instance.AddJob(job)
+    .WithArtifactsPath(args.Length > 0 ? args[0] : "BenchmarkDotNet.Artifacts");
+
 // A second argument runs only the benchmarks whose name has it.
-foreach (var benchmark in new[] { typeof(EngineBenchmark), typeof(ActivitiesBenchmark), typeof(PlanningBenchmark), typeof(YearBenchmark) })
+foreach (
+    var benchmark in new[]
+    {
+        typeof(EngineBenchmark),
+        typeof(ActivitiesBenchmark),
+        typeof(PlanningBenchmark),
+        typeof(YearBenchmark),
+    }
+)
 {
-    if (args.Length < 2 || benchmark.Name.Contains(args[1], StringComparison.OrdinalIgnoreCase)) BenchmarkRunner.Run(benchmark, config);
+    if (args.Length < 2 || benchmark.Name.Contains(args[1], StringComparison.OrdinalIgnoreCase))
+        BenchmarkRunner.Run(benchmark, config);
 }

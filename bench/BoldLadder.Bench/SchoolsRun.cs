@@ -10,7 +10,10 @@ using BoldLadder.Tool;
 
 namespace BoldLadder.Bench;
 
-/// <summary>What two hundred schools weigh that ban fifty words each, with what is worked out for each when a lesson is planned and a word looked up.</summary>
+/// <summary>
+/// What two hundred schools weigh that ban fifty words each, with what is worked out for each when a lesson is planned
+/// and a word looked up.
+/// </summary>
 public static class SchoolsRun
 {
     private const int Schools = 200;
@@ -21,7 +24,9 @@ public static class SchoolsRun
     {
         var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
         var materials = ProjectFolders.Materials(lexicon);
-        var ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        var ladder = LadderDocument.Read(
+            File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json"))
+        );
         var alike = new WordsAlike(lexicon, lexicon.ForLessons, Accent.SouthernBritish);
         var all = lexicon.ForLessons.ToList();
         // Whatever the shipped words need is there before, as it is in a server that is warm.
@@ -30,7 +35,11 @@ public static class SchoolsRun
         var kept = new List<(Materials, WordsAlike)>();
         for (var school = 0; school < Schools; school++)
         {
-            var bans = Seeded.For(school, "bans").Shuffle(all).Take(Bans).Select(w => new SchoolWord(w.Spelling, SchoolVerdict.Ban, null, "Ours."));
+            var bans = Seeded
+                .For(school, "bans")
+                .Shuffle(all)
+                .Take(Bans)
+                .Select(w => new SchoolWord(w.Spelling, SchoolVerdict.Ban, null, "Ours."));
             var own = materials.With(SchoolWords.Over(lexicon, [.. bans]));
             var near = alike.Over(own.Lexicon);
             Use(own, near);
@@ -38,14 +47,17 @@ public static class SchoolsRun
         }
         var after = GC.GetTotalMemory(forceFullCollection: true);
         GC.KeepAlive(kept);
-        output.WriteLine($"{Schools} schools that ban {Bans} words each hold {(after - before) / 1000.0 / Schools:0} kB a school over the {before / 1_000_000} MB that all share.");
+        output.WriteLine(
+            $"{Schools} schools that ban {Bans} words each hold {(after - before) / 1000.0 / Schools:0} kB a school over the {before / 1_000_000} MB that all share."
+        );
 
         void Use(Materials with, WordsAlike near)
         {
             var series = new LessonSeries(ladder, with, Leniencies.All, Accent.SouthernBritish, 25, Rung);
             series.Skip(Rung);
             series.PlanNext();
-            foreach (var word in all.Take(20)) _ = near.Rhymes(word).Count() + near.MinimalPairs(word).Count() + near.Homophones(word).Count();
+            foreach (var word in all.Take(20))
+                _ = near.Rhymes(word).Count() + near.MinimalPairs(word).Count() + near.Homophones(word).Count();
         }
     }
 }

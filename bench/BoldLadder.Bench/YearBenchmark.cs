@@ -11,8 +11,11 @@ using BoldLadder.Tool;
 
 namespace BoldLadder.Bench;
 
-/// <summary>Planning two weeks for four groups and a year for one, beside finding all words that can be read; with half and the whole of the lexicon.
-/// The code that plans is compiled anew several times while it warms up; a server that plans years has long done so.</summary>
+/// <summary>
+/// Planning two weeks for four groups and a year for one, beside finding all words that can be read; with half and the
+/// whole of the lexicon. The code that plans is compiled anew several times while it warms up; a server that plans
+/// years has long done so.
+/// </summary>
 [WarmupCount(12)]
 public class YearBenchmark
 {
@@ -32,15 +35,23 @@ public class YearBenchmark
     public void Read()
     {
         var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
-        var kept = Words == 100 ? lexicon : new Lexicon(lexicon.Words.Where((_, i) => i % 2 == 0).Concat(lexicon.Names), "half");
+        var kept =
+            Words == 100
+                ? lexicon
+                : new Lexicon(lexicon.Words.Where((_, i) => i % 2 == 0).Concat(lexicon.Names), "half");
         materials = ProjectFolders.Materials(kept);
-        ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        ladder = LadderDocument.Read(
+            File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json"))
+        );
         taught = ladder.TaughtAfter(70, Leniencies.All, Accent.SouthernBritish);
         new LessonSeries(ladder, materials, Leniencies.All, Accent.SouthernBritish, 20, 1).PlanNext();
     }
 
     [Benchmark(Baseline = true, Description = "find all words that can be read")]
-    public int AllReadable() => materials.Lexicon.Words.Count(new Taught(taught.Correspondences, taught.Patterns, taught.Free, taught.Leniencies, taught.Accent).CanRead);
+    public int AllReadable() =>
+        materials.Lexicon.Words.Count(
+            new Taught(taught.Correspondences, taught.Patterns, taught.Free, taught.Leniencies, taught.Accent).CanRead
+        );
 
     [Benchmark(Description = "plan one lesson, rung 71")]
     public Lesson One() => Plan(70, 1);
@@ -49,11 +60,14 @@ public class YearBenchmark
     public Lesson? TwoWeeks()
     {
         Lesson? last = null;
-        foreach (var rung in new[] { 10, 40, 70, 100 }) last = Plan(rung, Days);
+        foreach (var rung in new[] { 10, 40, 70, 100 })
+            last = Plan(rung, Days);
         return last;
     }
 
-    /// <summary>A ladder has fewer rungs than a year has lessons: the rest come from the middle of a second time up it.</summary>
+    /// <summary>
+    /// A ladder has fewer rungs than a year has lessons: the rest come from the middle of a second time up it.
+    /// </summary>
     [Benchmark(Description = "plan a year of 190 lessons for one group")]
     public Lesson Year()
     {
@@ -66,7 +80,8 @@ public class YearBenchmark
         var series = new LessonSeries(ladder, materials, Leniencies.All, Accent.SouthernBritish, 20, ++seed);
         series.Skip(from);
         Lesson last = null!;
-        for (var i = 0; i < lessons && series.HasNext; i++) last = series.PlanNext().Lesson;
+        for (var i = 0; i < lessons && series.HasNext; i++)
+            last = series.PlanNext().Lesson;
         return last;
     }
 }

@@ -1,7 +1,8 @@
 namespace BoldLadder.Core;
 
 /// <summary>
-/// Reads the fixed tables that are compiled into the core: the sounds and the correspondences (<c>data/inventory</c>), the lesson templates (<c>data/templates</c>).
+/// Reads the fixed tables that are compiled into the core: the sounds and the correspondences (<c>data/inventory</c>),
+/// the lesson templates (<c>data/templates</c>).
 /// </summary>
 internal static class InventoryData
 {
@@ -14,7 +15,8 @@ internal static class InventoryData
         reader.ReadLine();
         while (reader.ReadLine() is { } line)
         {
-            if (line.Length > 0) yield return line.Split('\t');
+            if (line.Length > 0)
+                yield return line.Split('\t');
         }
     }
 

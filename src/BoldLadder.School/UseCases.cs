@@ -21,6 +21,11 @@ public static class UseCases
         services.AddScoped<Standings>();
         services.AddScoped<LessonShelf>();
         services.AddScoped<LessonMaking>();
-        foreach (var desk in typeof(UseCases).Assembly.GetExportedTypes().Where(t => t.Name.EndsWith("Desk", StringComparison.Ordinal))) services.AddScoped(desk);
+        foreach (
+            var desk in typeof(UseCases)
+                .Assembly.GetExportedTypes()
+                .Where(t => t.Name.EndsWith("Desk", StringComparison.Ordinal))
+        )
+            services.AddScoped(desk);
     }
 }

@@ -1,6 +1,9 @@
 namespace BoldLadder.Store;
 
-/// <summary>A person signed in somewhere: what the cookie names. Ends by signing out, by time, with a new password, or when the account is locked.</summary>
+/// <summary>
+/// A person signed in somewhere: what the cookie names. Ends by signing out, by time, with a new password, or when the
+/// account is locked.
+/// </summary>
 public sealed class UserSession
 {
     public required Guid Id { get; init; }

@@ -14,14 +14,19 @@ using Microsoft.EntityFrameworkCore.ChangeTracking;
 namespace BoldLadder.Store;
 
 /// <summary>
-/// The tables. Every school-owned table is filtered by <see cref="StoredSchool"/> here and by row-level security in the database.
+/// The tables. Every school-owned table is filtered by <see cref="StoredSchool"/> here and by row-level security in the
+/// database.
 /// </summary>
-public sealed class BoldContext(DbContextOptions<BoldContext> options) : IdentityUserContext<User, Guid>(options), IDataProtectionKeyContext
+public sealed class BoldContext(DbContextOptions<BoldContext> options)
+    : IdentityUserContext<User, Guid>(options),
+        IDataProtectionKeyContext
 {
     /// <summary>The school whose rows are seen; set with <see cref="EnterSchool"/>.</summary>
     public Guid CurrentSchool { get; private set; }
 
     public DbSet<StoredSchool> Schools => Set<StoredSchool>();
+
+    public DbSet<SchoolState> SchoolStates => Set<SchoolState>();
 
     public DbSet<Membership> Memberships => Set<Membership>();
 
@@ -73,7 +78,10 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
 
     private (Guid User, Guid School)? unsaid;
 
-    /// <summary>Says who asks and for which school, for the rest of the open transaction: what row-level security reads. It is sent with the next command.</summary>
+    /// <summary>
+    /// Says who asks and for which school, for the rest of the open transaction: what row-level security reads. It is
+    /// sent with the next command.
+    /// </summary>
     public void EnterSchool(Guid userId, Guid schoolId)
     {
         CurrentSchool = schoolId;
@@ -88,7 +96,8 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         return name;
     }
 
-    protected override void OnConfiguring(DbContextOptionsBuilder optionsBuilder) => optionsBuilder.AddInterceptors(NamesTheSchool.It);
+    protected override void OnConfiguring(DbContextOptionsBuilder optionsBuilder) =>
+        optionsBuilder.AddInterceptors(NamesTheSchool.It);
 
     protected override void OnModelCreating(ModelBuilder builder)
     {
@@ -104,12 +113,20 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         builder.Entity<SignInTries>().ToTable("sign_in_tries").HasKey(t => t.Key);
 
         Owned<StoredSchool>(builder).HasKey(s => s.SchoolId);
-        builder.Entity<StoredSchool>().Property(s => s.Style).HasColumnType("jsonb").HasConversion(
-            s => HouseStyle.Write(s!), text => HouseStyle.Read(text), ByText<HouseStyle>(HouseStyle.Write)!);
+        builder
+            .Entity<StoredSchool>()
+            .Property(s => s.Style)
+            .HasColumnType("jsonb")
+            .HasConversion(
+                s => HouseStyle.Write(s!),
+                text => HouseStyle.Read(text),
+                ByText<HouseStyle>(HouseStyle.Write)!
+            );
         builder.Entity<StoredSchool>().Property(s => s.LessonDays).HasDefaultValueSql("'{1,2,3,4,5}'");
         builder.Entity<StoredSchool>().Property(s => s.ReviewWeeks).HasDefaultValue(1).HasSentinel(-1);
         builder.Entity<StoredSchool>().Property(s => s.CheckWeeks).HasDefaultValue(6).HasSentinel(-1);
         builder.Entity<StoredSchool>().Property(s => s.RecapWeeks).HasDefaultValue(2).HasSentinel(-1);
+        Owned<SchoolState>(builder, school: true).HasKey(s => s.SchoolId);
         Owned<SchoolCheckpoint>(builder, school: true).HasKey(c => new { c.SchoolId, c.Id });
         builder.Entity<SchoolCheckpoint>().ToTable("checkpoints");
         Owned<TeachingNote>(builder, school: true).HasKey(n => new { n.SchoolId, n.Subject });
@@ -123,91 +140,217 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options) : Identit
         Owned<SchoolLadder>(builder, school: true).HasKey(l => new { l.SchoolId, l.Id });
         builder.Entity<SchoolLadder>().ToTable("ladders");
 
-        Owned<LadderVersion>(builder).HasKey(v => new { v.SchoolId, v.LadderId, v.Version });
-        builder.Entity<LadderVersion>().HasOne<SchoolLadder>().WithMany().HasForeignKey(v => new { v.SchoolId, v.LadderId });
-        LadderColumn(builder.Entity<LadderVersion>().Property(v => v.Document));
+        Owned<LadderVersion>(builder)
+            .HasKey(v => new
+            {
+                v.SchoolId,
+                v.LadderId,
+                v.Version,
+            });
+        builder
+            .Entity<LadderVersion>()
+            .HasOne<SchoolLadder>()
+            .WithMany()
+            .HasForeignKey(v => new { v.SchoolId, v.LadderId });
+        Document(builder.Entity<LadderVersion>().Property(v => v.Document), LadderDocument.Write, LadderDocument.Read);
         builder.Entity<LadderVersion>().Property(v => v.Name).HasDefaultValue("");
         Owned<LadderDraft>(builder).HasKey(d => new { d.SchoolId, d.LadderId });
-        builder.Entity<LadderDraft>().HasOne<SchoolLadder>().WithMany().HasForeignKey(d => new { d.SchoolId, d.LadderId });
+        builder
+            .Entity<LadderDraft>()
+            .HasOne<SchoolLadder>()
+            .WithMany()
+            .HasForeignKey(d => new { d.SchoolId, d.LadderId });
         builder.Entity<LadderDraft>().Property(d => d.Version).IsConcurrencyToken();
-        LadderColumn(builder.Entity<LadderDraft>().Property(d => d.Document));
-        Owned<LadderChange>(builder).HasKey(c => new { c.SchoolId, c.LadderId, c.Version });
-        builder.Entity<LadderChange>().HasOne<SchoolLadder>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LadderId });
-        StepsColumn(builder.Entity<LadderChange>().Property(c => c.Steps));
-        StepsColumn(builder.Entity<LadderChange>().Property(c => c.Inverse));
+        Document(builder.Entity<LadderDraft>().Property(d => d.Document), LadderDocument.Write, LadderDocument.Read);
+        Owned<LadderChange>(builder)
+            .HasKey(c => new
+            {
+                c.SchoolId,
+                c.LadderId,
+                c.Version,
+            });
+        builder
+            .Entity<LadderChange>()
+            .HasOne<SchoolLadder>()
+            .WithMany()
+            .HasForeignKey(c => new { c.SchoolId, c.LadderId });
+        Document(builder.Entity<LadderChange>().Property(c => c.Steps), LadderSteps.Write, LadderSteps.Read);
+        Document(builder.Entity<LadderChange>().Property(c => c.Inverse), LadderSteps.Write, LadderSteps.Read);
 
         Owned<Group>(builder).HasKey(g => new { g.SchoolId, g.Id });
-        builder.Entity<Group>().HasOne<LadderVersion>().WithMany().HasForeignKey(g => new { g.SchoolId, g.LadderId, g.LadderVersion });
+        builder
+            .Entity<Group>()
+            .HasOne<LadderVersion>()
+            .WithMany()
+            .HasForeignKey(g => new
+            {
+                g.SchoolId,
+                g.LadderId,
+                g.LadderVersion,
+            });
         builder.Entity<Group>().HasIndex(g => new { g.SchoolId, g.Name }).IsUnique();
         builder.Entity<Group>().Property(g => g.Avoid).HasDefaultValueSql("'{}'");
-        Owned<GroupTeacher>(builder).HasKey(t => new { t.SchoolId, t.GroupId, t.UserId });
+        Owned<GroupTeacher>(builder)
+            .HasKey(t => new
+            {
+                t.SchoolId,
+                t.GroupId,
+                t.UserId,
+            });
         builder.Entity<GroupTeacher>().HasOne<Group>().WithMany().HasForeignKey(t => new { t.SchoolId, t.GroupId });
         builder.Entity<GroupTeacher>().HasOne<Membership>().WithMany().HasForeignKey(t => new { t.SchoolId, t.UserId });
 
         Owned<TeachingLogEntry>(builder).HasKey(e => new { e.SchoolId, e.Id });
-        builder.Entity<TeachingLogEntry>().ToTable("teaching_log").HasOne<Group>().WithMany().HasForeignKey(e => new { e.SchoolId, e.GroupId });
-        builder.Entity<TeachingLogEntry>().HasIndex(e => new { e.SchoolId, e.GroupId, e.Date });
-        builder.Entity<TeachingLogEntry>().HasOne<StoredLesson>().WithMany().HasForeignKey(e => new { e.SchoolId, e.LessonId });
+        builder
+            .Entity<TeachingLogEntry>()
+            .ToTable("teaching_log")
+            .HasOne<Group>()
+            .WithMany()
+            .HasForeignKey(e => new { e.SchoolId, e.GroupId });
+        builder
+            .Entity<TeachingLogEntry>()
+            .HasIndex(e => new
+            {
+                e.SchoolId,
+                e.GroupId,
+                e.Date,
+            });
+        builder
+            .Entity<TeachingLogEntry>()
+            .HasOne<StoredLesson>()
+            .WithMany()
+            .HasForeignKey(e => new { e.SchoolId, e.LessonId });
         builder.Entity<TeachingLogEntry>().Property(e => e.Missed).HasDefaultValueSql("'{}'");
         builder.Entity<TeachingLogEntry>().Property(e => e.Outcome).HasConversion<string>().HasMaxLength(20);
 
         Owned<GroupStanding>(builder).HasKey(s => new { s.SchoolId, s.GroupId });
         builder.Entity<GroupStanding>().HasOne<Group>().WithMany().HasForeignKey(s => new { s.SchoolId, s.GroupId });
         builder.Entity<GroupStanding>().Property(s => s.Version).IsConcurrencyToken();
-        builder.Entity<GroupStanding>().Property(s => s.Document).HasColumnType("jsonb").HasConversion(s => Standing.Write(s), text => Standing.Read(text), ByText<Standing>(Standing.Write));
+        Document(builder.Entity<GroupStanding>().Property(s => s.Document), Standing.Write, Standing.Read);
 
         Owned<StoredLesson>(builder).HasKey(l => new { l.SchoolId, l.Id });
-        builder.Entity<StoredLesson>().ToTable("lessons").HasOne<Group>().WithMany().HasForeignKey(l => new { l.SchoolId, l.GroupId });
-        builder.Entity<StoredLesson>().HasIndex(l => new { l.SchoolId, l.GroupId, l.Date }).IsUnique().HasFilter("kind = 'Lesson'");
-        builder.Entity<StoredLesson>().HasIndex(l => new { l.SchoolId, l.Date, l.Status });
-        builder.Entity<StoredLesson>().Property(l => l.Kind).HasConversion<string>().HasMaxLength(20).HasDefaultValue(SessionKind.Lesson).HasSentinel((SessionKind)(-1));
+        builder
+            .Entity<StoredLesson>()
+            .ToTable("lessons")
+            .HasOne<Group>()
+            .WithMany()
+            .HasForeignKey(l => new { l.SchoolId, l.GroupId });
+        builder
+            .Entity<StoredLesson>()
+            .HasIndex(l => new
+            {
+                l.SchoolId,
+                l.GroupId,
+                l.Date,
+            })
+            .IsUnique()
+            .HasFilter("kind = 'Lesson'");
+        builder
+            .Entity<StoredLesson>()
+            .HasIndex(l => new
+            {
+                l.SchoolId,
+                l.Date,
+                l.Status,
+            });
+        builder
+            .Entity<StoredLesson>()
+            .Property(l => l.Kind)
+            .HasConversion<string>()
+            .HasMaxLength(20)
+            .HasDefaultValue(SessionKind.Lesson)
+            .HasSentinel((SessionKind)(-1));
         builder.Entity<StoredLesson>().Property(l => l.Status).HasConversion<string>().HasMaxLength(20);
         builder.Entity<StoredLesson>().Property(l => l.Version).IsConcurrencyToken();
-        LessonColumn(builder.Entity<StoredLesson>().Property(l => l.Document));
+        Document(builder.Entity<StoredLesson>().Property(l => l.Document), LessonDocument.Write, LessonDocument.Read);
         StampColumn(builder.Entity<StoredLesson>().Property(l => l.Stamp));
 
-        Owned<LessonChange>(builder).HasKey(c => new { c.SchoolId, c.LessonId, c.Version });
-        builder.Entity<LessonChange>().HasOne<StoredLesson>().WithMany().HasForeignKey(c => new { c.SchoolId, c.LessonId });
-        Owned<LessonUndo>(builder).HasKey(u => new { u.SchoolId, u.LessonId, u.Version });
-        builder.Entity<LessonUndo>().HasOne<StoredLesson>().WithMany().HasForeignKey(u => new { u.SchoolId, u.LessonId });
-        builder.Entity<LessonUndo>().Property(u => u.Inverse).HasColumnType("jsonb").HasConversion(e => LessonEdits.Write(e), text => LessonEdits.Read(text), ByText<LessonEdits>(LessonEdits.Write));
+        Owned<LessonChange>(builder)
+            .HasKey(c => new
+            {
+                c.SchoolId,
+                c.LessonId,
+                c.Version,
+            });
+        builder
+            .Entity<LessonChange>()
+            .HasOne<StoredLesson>()
+            .WithMany()
+            .HasForeignKey(c => new { c.SchoolId, c.LessonId });
+        Owned<LessonUndo>(builder)
+            .HasKey(u => new
+            {
+                u.SchoolId,
+                u.LessonId,
+                u.Version,
+            });
+        builder
+            .Entity<LessonUndo>()
+            .HasOne<StoredLesson>()
+            .WithMany()
+            .HasForeignKey(u => new { u.SchoolId, u.LessonId });
+        Document(builder.Entity<LessonUndo>().Property(u => u.Inverse), LessonEdits.Write, LessonEdits.Read);
         StampColumn(builder.Entity<LessonUndo>().Property(u => u.StampBefore)!);
 
         Owned<StoredWord>(builder, school: true).HasKey(w => new { w.SchoolId, w.Spelling });
-        builder.Entity<StoredWord>().ToTable("school_words").Property(w => w.Verdict).HasConversion<string>().HasMaxLength(20);
+        builder
+            .Entity<StoredWord>()
+            .ToTable("school_words")
+            .Property(w => w.Verdict)
+            .HasConversion<string>()
+            .HasMaxLength(20);
         Owned<StoredTemplate>(builder, school: true).HasKey(t => new { t.SchoolId, t.Id });
-        builder.Entity<StoredTemplate>().ToTable("lesson_templates").Property(t => t.Document).HasColumnType("jsonb").HasConversion(
-            t => LessonTemplate.Write(t), text => LessonTemplate.Read(text), ByText<LessonTemplate>(LessonTemplate.Write));
+        builder.Entity<StoredTemplate>().ToTable("lesson_templates");
+        Document(builder.Entity<StoredTemplate>().Property(t => t.Document), LessonTemplate.Write, LessonTemplate.Read);
         Owned<CoverPass>(builder).HasKey(p => new { p.SchoolId, p.Id });
         builder.Entity<CoverPass>().HasOne<Group>().WithMany().HasForeignKey(p => new { p.SchoolId, p.GroupId });
-        builder.Entity<CoverPass>().HasOne<StoredLesson>().WithMany().HasForeignKey(p => new { p.SchoolId, p.LessonId });
+        builder
+            .Entity<CoverPass>()
+            .HasOne<StoredLesson>()
+            .WithMany()
+            .HasForeignKey(p => new { p.SchoolId, p.LessonId });
         builder.Entity<CoverPass>().HasIndex(p => new { p.SchoolId, p.CodeHash }).IsUnique();
     }
 
-    private Microsoft.EntityFrameworkCore.Metadata.Builders.EntityTypeBuilder<T> Owned<T>(ModelBuilder builder, bool school = false)
+    private Microsoft.EntityFrameworkCore.Metadata.Builders.EntityTypeBuilder<T> Owned<T>(
+        ModelBuilder builder,
+        bool school = false
+    )
         where T : class, ISchoolOwned
     {
         var entity = builder.Entity<T>();
         Expression<Func<T, bool>> ofCurrentSchool = row => row.SchoolId == CurrentSchool;
         entity.HasQueryFilter(ofCurrentSchool);
-        if (school) entity.HasOne<StoredSchool>().WithMany().HasForeignKey("SchoolId");
+        if (school)
+            entity.HasOne<StoredSchool>().WithMany().HasForeignKey("SchoolId");
         return entity;
     }
 
-    private static void LadderColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<Ladder> property) =>
-        property.HasColumnType("jsonb").HasConversion(l => LadderDocument.Write(l), text => LadderDocument.Read(text), ByText<Ladder>(LadderDocument.Write));
+    /// <summary>A document as JSON, written and read by the core.</summary>
+    private static void Document<T>(
+        Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<T> property,
+        Func<T, string> write,
+        Func<string, T> read
+    )
+        where T : class =>
+        property.HasColumnType("jsonb").HasConversion(d => write(d), text => read(text), ByText(write));
 
-    private static void StepsColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<LadderSteps> property) =>
-        property.HasColumnType("jsonb").HasConversion(s => LadderSteps.Write(s), text => LadderSteps.Read(text), ByText<LadderSteps>(LadderSteps.Write));
-
-    private static void LessonColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<Lesson> property) =>
-        property.HasColumnType("jsonb").HasConversion(l => LessonDocument.Write(l), text => LessonDocument.Read(text), ByText<Lesson>(LessonDocument.Write));
-
-    private static void StampColumn(Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<LessonStamp> property) =>
-        property.HasColumnType("jsonb").HasConversion(s => JsonSerializer.Serialize(s, LessonDocument.Json), text => JsonSerializer.Deserialize<LessonStamp>(text, LessonDocument.Json)!);
+    private static void StampColumn(
+        Microsoft.EntityFrameworkCore.Metadata.Builders.PropertyBuilder<LessonStamp> property
+    ) =>
+        property
+            .HasColumnType("jsonb")
+            .HasConversion(
+                s => JsonSerializer.Serialize(s, LessonDocument.Json),
+                text => JsonSerializer.Deserialize<LessonStamp>(text, LessonDocument.Json)!
+            );
 
     /// <summary>Documents are compared by their text and are immutable, so a snapshot is the document itself.</summary>
     private static ValueComparer<T> ByText<T>(Func<T, string> write)
         where T : class =>
-        new((a, b) => ReferenceEquals(a, b) || (a != null && b != null && write(a) == write(b)), d => write(d).GetHashCode(StringComparison.Ordinal), d => d);
+        new(
+            (a, b) => ReferenceEquals(a, b) || (a != null && b != null && write(a) == write(b)),
+            d => write(d).GetHashCode(StringComparison.Ordinal),
+            d => d
+        );
 }

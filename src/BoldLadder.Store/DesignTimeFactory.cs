@@ -6,10 +6,14 @@ namespace BoldLadder.Store;
 /// <summary>Used by `dotnet ef migrations add` only; never connects.</summary>
 public sealed class DesignTimeFactory : IDesignTimeDbContextFactory<BoldContext>
 {
-    public BoldContext CreateDbContext(string[] args) => new(Configure(new DbContextOptionsBuilder<BoldContext>(), "Host=localhost").Options);
+    public BoldContext CreateDbContext(string[] args) =>
+        new(Configure(new DbContextOptionsBuilder<BoldContext>(), "Host=localhost").Options);
 
     /// <summary>How every context of the project is set up.</summary>
-    public static DbContextOptionsBuilder<BoldContext> Configure(DbContextOptionsBuilder<BoldContext> options, string connection)
+    public static DbContextOptionsBuilder<BoldContext> Configure(
+        DbContextOptionsBuilder<BoldContext> options,
+        string connection
+    )
     {
         options.UseNpgsql(connection).UseSnakeCaseNamingConvention();
         return options;

@@ -3,14 +3,16 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace BoldLadder.Store;
 
 /// <summary>
-/// Erasing what is kept of one child, from tables that the app may only add to: a function of the tables' owner does it, asked for by a lead, in the lead's own school
-/// alone. It finds the tables by their column child_id, so that a new one is covered when it is made. Source: docs/handbook.md, section 10.
+/// Erasing what is kept of one child, from tables that the app may only add to: a function of the tables' owner does
+/// it, asked for by a lead, in the lead's own school alone. It finds the tables by their column child_id, so that a new
+/// one is covered when it is made. Source: docs/handbook.md, section 10.
 /// </summary>
 public static class Erasure
 {
     public static void AddFunction(MigrationBuilder migration)
     {
-        migration.Sql("""
+        migration.Sql(
+            """
             create function erase_child(child uuid) returns bigint language plpgsql security definer set search_path = public, pg_temp as $$
             declare
                 school uuid := nullif(current_setting('app.school_id', true), '')::uuid;
@@ -36,7 +38,8 @@ public static class Erasure
                 return erased;
             end
             $$
-            """);
+            """
+        );
         migration.Sql("revoke all on function erase_child(uuid) from public");
         migration.Sql($"grant execute on function erase_child(uuid) to {RowLevelSecurity.AppRole}");
     }

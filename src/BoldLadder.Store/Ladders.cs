@@ -51,7 +51,9 @@ public sealed class LadderDraft : ISchoolOwned
     /// <summary>The published version it started from; 0 for none.</summary>
     public required int BasedOn { get; set; }
 
-    /// <summary>The draft's version when it was last the same as the published one: nothing before it is undone.</summary>
+    /// <summary>
+    /// The draft's version when it was last the same as the published one: nothing before it is undone.
+    /// </summary>
     public required int Since { get; set; }
 }
 
@@ -65,7 +67,9 @@ public sealed class LadderChange : ISchoolOwned
     /// <summary>The draft's version that it made.</summary>
     public required int Version { get; init; }
 
-    /// <summary>move, add, remove, split, merge, teach, tricky, stage, reason, free, suggestion, restore, undo, redo.</summary>
+    /// <summary>
+    /// move, add, remove, split, merge, teach, tricky, stage, reason, free, suggestion, restore, undo, redo.
+    /// </summary>
     public required string Name { get; init; }
 
     public required LadderSteps Steps { get; init; }
@@ -92,7 +96,8 @@ public sealed record LadderSteps(ImmutableArray<LadderStep> Steps)
 
     public static string Write(LadderSteps steps) => JsonSerializer.Serialize(steps.Steps, Json);
 
-    public static LadderSteps Read(string json) => new(JsonSerializer.Deserialize<ImmutableArray<LadderStep>>(json, Json));
+    public static LadderSteps Read(string json) =>
+        new(JsonSerializer.Deserialize<ImmutableArray<LadderStep>>(json, Json));
 }
 
 /// <summary>Children taught together. Follows one published version of a ladder until someone moves it.</summary>
@@ -111,7 +116,10 @@ public sealed class Group : ISchoolOwned
     /// <summary>Length of its lessons: 15, 20, 25 or 30 minutes.</summary>
     public required int LessonMinutes { get; set; }
 
-    /// <summary>The weekdays on which it has lessons, 1 for Monday; null for the school's: a catch-up group may go at its own pace.</summary>
+    /// <summary>
+    /// The weekdays on which it has lessons, 1 for Monday; null for the school's: a catch-up group may go at its own
+    /// pace.
+    /// </summary>
     public int[]? LessonDays { get; set; }
 
     /// <summary>Words that are not to come in this group's lessons: no reason is kept.</summary>
@@ -129,8 +137,8 @@ public sealed class GroupTeacher : ISchoolOwned
 }
 
 /// <summary>
-/// What was taught to a group on a day: a fact that no change of ladder takes back. Append-only; a later entry for the same lesson
-/// supersedes. The id is made by the client, so sending it twice records it once.
+/// What was taught to a group on a day: a fact that no change of ladder takes back. Append-only; a later entry for the
+/// same lesson supersedes. The id is made by the client, so sending it twice records it once.
 /// </summary>
 public sealed class TeachingLogEntry : ISchoolOwned
 {
@@ -140,7 +148,9 @@ public sealed class TeachingLogEntry : ISchoolOwned
 
     public required Guid GroupId { get; init; }
 
-    /// <summary>The lesson that was closed; null for what a group had been taught before its lessons were kept.</summary>
+    /// <summary>
+    /// The lesson that was closed; null for what a group had been taught before its lessons were kept.
+    /// </summary>
     public Guid? LessonId { get; init; }
 
     public required DateOnly Date { get; init; }
@@ -149,7 +159,9 @@ public sealed class TeachingLogEntry : ISchoolOwned
 
     public required LessonOutcome Outcome { get; init; }
 
-    /// <summary>Reference notations, ids of patterns, tricky words: what counts as taught from this lesson on.</summary>
+    /// <summary>
+    /// Reference notations, ids of patterns, tricky words: what counts as taught from this lesson on.
+    /// </summary>
     public required string[] Correspondences { get; init; }
 
     public required string[] Patterns { get; init; }

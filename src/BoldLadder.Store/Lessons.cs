@@ -27,7 +27,8 @@ public enum SessionKind
 }
 
 /// <summary>
-/// A group's session: its lesson on a day, a catch-up, a check. Known by its id; group and date are only how the lesson of a day is found. The document is the truth; beside it stands what queries need. Frozen once it is closed.
+/// A group's session: its lesson on a day, a catch-up, a check. Known by its id; group and date are only how the lesson
+/// of a day is found. The document is the truth; beside it stands what queries need. Frozen once it is closed.
 /// </summary>
 public sealed class StoredLesson : ISchoolOwned
 {
@@ -56,7 +57,9 @@ public sealed class StoredLesson : ISchoolOwned
 
     public required int Minutes { get; set; }
 
-    /// <summary>Correspondences its words need, and the words: kept beside the document by the same transaction.</summary>
+    /// <summary>
+    /// Correspondences its words need, and the words: kept beside the document by the same transaction.
+    /// </summary>
     public required string[] Needs { get; set; }
 
     public required string[] Words { get; set; }
@@ -64,7 +67,10 @@ public sealed class StoredLesson : ISchoolOwned
     public string? StoppedAt { get; set; }
 }
 
-/// <summary>Where a group stands: what its teaching log comes to, kept by whoever adds a line to the log. A group without a row has its log folded.</summary>
+/// <summary>
+/// Where a group stands: what its teaching log comes to, kept by whoever adds a line to the log. A group without a row
+/// has its log folded.
+/// </summary>
 public sealed class GroupStanding : ISchoolOwned
 {
     public required Guid SchoolId { get; init; }
@@ -78,7 +84,14 @@ public sealed class GroupStanding : ISchoolOwned
 }
 
 /// <summary>What a lesson was made by: making it again is promised only for an equal stamp.</summary>
-public sealed record LessonStamp(string Engine, string Lexicon, Guid LadderId, int LadderVersion, string Accent, long Seed);
+public sealed record LessonStamp(
+    string Engine,
+    string Lexicon,
+    Guid LadderId,
+    int LadderVersion,
+    string Accent,
+    long Seed
+);
 
 /// <summary>A command that changed a lesson: who did what, kept for good.</summary>
 public sealed class LessonChange : ISchoolOwned
@@ -104,7 +117,9 @@ public sealed class LessonChange : ISchoolOwned
     public required Guid UserId { get; init; }
 }
 
-/// <summary>What takes a change of a lesson back. Kept until the lesson, or a later one of its group, is closed.</summary>
+/// <summary>
+/// What takes a change of a lesson back. Kept until the lesson, or a later one of its group, is closed.
+/// </summary>
 public sealed class LessonUndo : ISchoolOwned
 {
     public required Guid SchoolId { get; init; }

@@ -3,7 +3,8 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace BoldLadder.Store;
 
 /// <summary>
-/// The second wall between schools: the app's role owns nothing, and sees only rows of the school that the transaction named.
+/// The second wall between schools: the app's role owns nothing, and sees only rows of the school that the transaction
+/// named.
 /// A new school-owned table calls <see cref="Protect"/> in its migration.
 /// </summary>
 public static class RowLevelSecurity
@@ -17,13 +18,16 @@ public static class RowLevelSecurity
         foreach (var table in tables)
         {
             migration.Sql($"alter table {table} enable row level security");
-            migration.Sql($"create policy {table}_of_school on {table} using (school_id = nullif(current_setting('app.school_id', true), '')::uuid)");
+            migration.Sql(
+                $"create policy {table}_of_school on {table} using (school_id = nullif(current_setting('app.school_id', true), '')::uuid)"
+            );
         }
     }
 
     /// <summary>Grants on tables; what is append-only gets no update or delete.</summary>
     public static void Grant(MigrationBuilder migration, string rights, params string[] tables)
     {
-        foreach (var table in tables) migration.Sql($"grant {rights} on {table} to {AppRole}");
+        foreach (var table in tables)
+            migration.Sql($"grant {rights} on {table} to {AppRole}");
     }
 }

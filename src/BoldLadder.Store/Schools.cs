@@ -8,7 +8,9 @@ public sealed class User : IdentityUser<Guid>
 {
     public required string DisplayName { get; set; }
 
-    /// <summary>True for an account of the demo school: the app refuses to serve beyond loopback while one exists.</summary>
+    /// <summary>
+    /// True for an account of the demo school: the app refuses to serve beyond loopback while one exists.
+    /// </summary>
     public bool IsDemo { get; set; }
 }
 
@@ -28,7 +30,9 @@ public sealed class StoredSchool : ISchoolOwned
     /// <summary>IANA zone: decides which day today is.</summary>
     public required string TimeZone { get; set; }
 
-    /// <summary>Id of the accent profile. Interface language, spelling variety and paper size are settings of their own.</summary>
+    /// <summary>
+    /// Id of the accent profile. Interface language, spelling variety and paper size are settings of their own.
+    /// </summary>
     public required string Accent { get; set; }
 
     public required string Language { get; set; }

@@ -17,7 +17,8 @@ using BoldLadder.Web.Weeks;
 using BoldLadder.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
 
-if (args is ["migrate" or "load-demo", ..]) return await OwnerCommands.Run(args);
+if (args is ["migrate" or "load-demo", ..])
+    return await OwnerCommands.Run(args);
 
 var builder = WebApplication.CreateBuilder(args);
 var isDocumentRun = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
@@ -32,12 +33,19 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 builder.AddLogFiles();
 builder.Services.AddDatabase(builder.Configuration);
 builder.Services.Configure<JsonOptions>(Reading.Strictly);
-builder.Services.AddProblemDetails(options => options.CustomizeProblemDetails = context =>
-{
-    if (context.ProblemDetails.Type?.StartsWith("bold:", StringComparison.Ordinal) == true) return;
-    var code = Problem.CodeOf(context.ProblemDetails.Status ?? context.HttpContext.Response.StatusCode);
-    (context.ProblemDetails.Title, context.ProblemDetails.Type, context.ProblemDetails.Detail) = (code, $"bold:{code}", Problem.WhatToDo(code));
-});
+builder.Services.AddProblemDetails(options =>
+    options.CustomizeProblemDetails = context =>
+    {
+        if (context.ProblemDetails.Type?.StartsWith("bold:", StringComparison.Ordinal) == true)
+            return;
+        var code = Problem.CodeOf(context.ProblemDetails.Status ?? context.HttpContext.Response.StatusCode);
+        (context.ProblemDetails.Title, context.ProblemDetails.Type, context.ProblemDetails.Detail) = (
+            code,
+            $"bold:{code}",
+            Problem.WhatToDo(code)
+        );
+    }
+);
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = false);
 Failures.Add(builder.Services);
 builder.Services.AddSecurity(builder.Configuration);
@@ -59,11 +67,14 @@ app.UseAuthorization();
 app.UseRateLimiter();
 app.UseReading();
 
-var api = app.MapGroup("/api").AddEndpointFilter(Reading.Filter).AddEndpointFilter(Security.CheckAntiforgery).ProducesProblem(StatusCodes.Status400BadRequest);
+var api = app.MapGroup("/api")
+    .AddEndpointFilter(Reading.Filter)
+    .AddEndpointFilter(Security.CheckAntiforgery)
+    .ProducesProblem(StatusCodes.Status400BadRequest);
 api.MapSession();
 api.MapCover();
 api.MapFacts();
-var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>();
+var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>().WithMetadata(SchoolDoor.Here);
 school.MapLadders();
 school.MapDrafts();
 school.MapCalendars();
@@ -86,7 +97,12 @@ if (!isDocumentRun)
 {
     app.Services.GetRequiredService<WordData>();
     await demoGuard.Look(app.Services);
-    if (app.Environment.IsProduction()) app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(() => WarmUp.Run(app.Services.GetRequiredService<WordData>(), app.Services.GetRequiredService<LadderStudy>())));
+    if (app.Environment.IsProduction())
+        app.Lifetime.ApplicationStarted.Register(() =>
+            _ = Task.Run(() =>
+                WarmUp.Run(app.Services.GetRequiredService<WordData>(), app.Services.GetRequiredService<LadderStudy>())
+            )
+        );
 }
 await app.RunAsync();
 return 0;

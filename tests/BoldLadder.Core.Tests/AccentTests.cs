@@ -29,7 +29,12 @@ public class AccentTests
     [InlineData(AccentSwitches.NgWithG, "sing", "s|ɪ|ŋ", "s|ɪ|ŋ+g")]
     [InlineData(AccentSwitches.ShortFinalY, "happy", "h|æ|p|iː", "h|æ|p|ɪ")]
     [InlineData(AccentSwitches.OneWithO, "one", "w+ʌ|n", "w+ɒ|n")]
-    public void A_switch_changes_the_words_it_is_about_and_no_others(AccentSwitches change, string word, string off, string on)
+    public void A_switch_changes_the_words_it_is_about_and_no_others(
+        AccentSwitches change,
+        string word,
+        string off,
+        string on
+    )
     {
         Assert.Equal(off, Said(Accent.SouthernBritish.With(change, on: false), word));
         Assert.Equal(on, Said(Accent.SouthernBritish.With(change, on: true), word));
@@ -44,11 +49,14 @@ public class AccentTests
     [InlineData("hair", "h|e+r")]
     [InlineData("tomato", "t|ə|m|eɪ|t|əʊ")]
     [InlineData("thirty", "θ|ɜː+r|t|iː")]
-    public void General_american_keeps_the_segmentation_and_sounds_r(string word, string sounds) => Assert.Equal(sounds, Said(Accent.GeneralAmerican, word));
+    public void General_american_keeps_the_segmentation_and_sounds_r(string word, string sounds) =>
+        Assert.Equal(sounds, Said(Accent.GeneralAmerican, word));
 
     [Fact]
     public void A_word_that_was_read_in_an_accent_is_said_as_it_was_read() =>
-        Assert.All(HandRow.Read(Path.Combine(ProjectFolders.Data, "review", "accents.tsv")), row => Assert.True(Said(Accent.Parse(row[0]), row[1]) == row[2], row.Bad($"{row[1]} was read as {row[2]}").Message));
+        Assert.All(HandRow.Read(Path.Combine(ProjectFolders.Data, "review", "accents.tsv")), row =>
+            Assert.True(Said(Accent.Parse(row[0]), row[1]) == row[2], row.Bad($"{row[1]} was read as {row[2]}").Message)
+        );
 
     [Theory]
     [InlineData("wind", "w|ɪ|n|d")]
@@ -58,19 +66,28 @@ public class AccentTests
     [InlineData("tissue", "t|ɪ|ʃ|uː")]
     [InlineData("putting", "p|ʊ|t|ɪ|ŋ")]
     [InlineData("worrying", "w|ɜː|r|iː|ɪ|ŋ")]
-    public void The_american_source_does_not_bring_in_another_word_or_a_slip(string word, string sounds) => Assert.Equal(sounds, Said(Accent.GeneralAmerican, word));
+    public void The_american_source_does_not_bring_in_another_word_or_a_slip(string word, string sounds) =>
+        Assert.Equal(sounds, Said(Accent.GeneralAmerican, word));
 
     [Fact]
     public void A_form_is_said_as_its_base_is_in_general_american()
     {
         var byHand = HandWork.Read(ProjectFolders.Data).American;
-        var forms = Given.Lexicon.Words.Where(w => w.Suffix is { Suffix: Patterns.SuffixS or Patterns.SuffixEd or Patterns.SuffixIng } && w.IsForLessons).ToList();
+        var forms = Given
+            .Lexicon.Words.Where(w =>
+                w.Suffix is { Suffix: Patterns.SuffixS or Patterns.SuffixEd or Patterns.SuffixIng } && w.IsForLessons
+            )
+            .ToList();
         Assert.NotEmpty(forms);
         Assert.All(forms, form =>
         {
             var stem = Given.Word(form.Suffix!.Base);
-            if (stem.Required.Length + form.Suffix.Parts != form.Required.Length) return;
-            Assert.True(form.American.IsDefault == stem.American.IsDefault || byHand.ContainsKey(form.Spelling), $"{form} and {stem}");
+            if (stem.Required.Length + form.Suffix.Parts != form.Required.Length)
+                return;
+            Assert.True(
+                form.American.IsDefault == stem.American.IsDefault || byHand.ContainsKey(form.Spelling),
+                $"{form} and {stem}"
+            );
         });
     }
 
@@ -78,13 +95,20 @@ public class AccentTests
     public void Every_word_has_sounds_of_the_inventory_for_each_grapheme_in_every_accent()
     {
         var known = Sound.All.Select(s => s.Symbol).ToHashSet();
-        var accents = Accent.All.AddRange(Enum.GetValues<AccentSwitches>().Where(s => s != AccentSwitches.None).Select(s => Accent.SouthernBritish.With(s, on: true)));
+        var accents = Accent.All.AddRange(
+            Enum.GetValues<AccentSwitches>()
+                .Where(s => s != AccentSwitches.None)
+                .Select(s => Accent.SouthernBritish.With(s, on: true))
+        );
         foreach (var accent in accents)
         {
             foreach (var word in Given.Lexicon.Words)
             {
                 var sounds = accent.Sounds(word);
-                Assert.True(sounds.Length == word.Segmentation.Taps && sounds.All(s => s.Split('+').All(known.Contains)), $"{accent.Id} {word}: {string.Join('|', sounds)}");
+                Assert.True(
+                    sounds.Length == word.Segmentation.Taps && sounds.All(s => s.Split('+').All(known.Contains)),
+                    $"{accent.Id} {word}: {string.Join('|', sounds)}"
+                );
             }
         }
     }
@@ -99,14 +123,21 @@ public class AccentTests
 
     [Fact]
     public void Caught_and_court_are_apart_where_r_is_sounded() =>
-        Assert.DoesNotContain("court", Given.Lexicon.Homophones(Given.Word("caught"), Accent.GeneralAmerican).Select(w => w.Spelling));
+        Assert.DoesNotContain(
+            "court",
+            Given.Lexicon.Homophones(Given.Word("caught"), Accent.GeneralAmerican).Select(w => w.Spelling)
+        );
 
     [Theory]
     [InlineData("northern-english")]
     [InlineData("general-american")]
     public void The_words_judged_by_hand_in_other_accents_are_sounded_right(string accent)
     {
-        var score = GoldScore.Of(Given.Lexicon, Accent.Parse(accent), GoldScore.Rows("accents.tsv").Where(r => r[0] == accent));
+        var score = GoldScore.Of(
+            Given.Lexicon,
+            Accent.Parse(accent),
+            GoldScore.Rows("accents.tsv").Where(r => r[0] == accent)
+        );
         Assert.True(score.Words >= 100);
         Assert.True(score.Sounds >= 0.96, string.Join('\n', score.Misses));
     }

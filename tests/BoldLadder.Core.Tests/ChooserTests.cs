@@ -19,10 +19,15 @@ public class ChooserTests
 {
     private static LessonRequest Day(string notation, long seed = 3) => Given.Request(Given.RungOf(notation), seed);
 
-    private static LessonRequest Day(Patterns pattern) => Given.Request(Given.LettersFirst.Rungs.IndexOf(Given.LettersFirst.Rungs.First(r => r.Patterns.HasFlag(pattern))), 3);
+    private static LessonRequest Day(Patterns pattern) =>
+        Given.Request(
+            Given.LettersFirst.Rungs.IndexOf(Given.LettersFirst.Rungs.First(r => r.Patterns.HasFlag(pattern))),
+            3
+        );
 
     private static List<T> Made<T>(LessonRequest request, ActivityKind kind, int count = 6)
-        where T : Item => [.. (Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, count)?.Items ?? []).Cast<T>()];
+        where T : Item =>
+        [.. (Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, count)?.Items ?? []).Cast<T>()];
 
     private static bool Says(WordItem item, string sound) => item.Phonemes.Split('|', '+').Contains(sound);
 
@@ -33,7 +38,14 @@ public class ChooserTests
     {
         var request = Day("ee=iː");
         var recall = request.Memory.Seen.ToDictionary(r => r.Key, r => r.Key.Notation is "p=p" ? 25 : 2);
-        var cards = Made<CardItem>(request with { Memory = request.Memory with { Seen = recall, Missed = [Correspondence.Parse("o=ɒ")] } }, ActivityKind.GraphemeCards, 4);
+        var cards = Made<CardItem>(
+            request with
+            {
+                Memory = request.Memory with { Seen = recall, Missed = [Correspondence.Parse("o=ɒ")] },
+            },
+            ActivityKind.GraphemeCards,
+            4
+        );
         Assert.Contains(cards, c => c.Correspondence == "p=p");
         Assert.Contains(cards, c => c.Correspondence == "o=ɒ" && c.Reasons.Any(r => r.Code == "missed-last"));
     }
@@ -43,7 +55,20 @@ public class ChooserTests
     {
         var request = Day("ee=iː");
         Assert.Empty(Made<CardItem>(request, ActivityKind.LastMiss));
-        Assert.Equal(["o=ɒ"], Made<CardItem>(request with { Memory = request.Memory with { Missed = [Correspondence.Parse("o=ɒ"), Correspondence.Parse("ee=iː")] } }, ActivityKind.LastMiss).Select(c => c.Correspondence));
+        Assert.Equal(
+            ["o=ɒ"],
+            Made<CardItem>(
+                    request with
+                    {
+                        Memory = request.Memory with
+                        {
+                            Missed = [Correspondence.Parse("o=ɒ"), Correspondence.Parse("ee=iː")],
+                        },
+                    },
+                    ActivityKind.LastMiss
+                )
+                .Select(c => c.Correspondence)
+        );
     }
 
     [Theory]
@@ -52,8 +77,20 @@ public class ChooserTests
     public void Words_to_blend_by_ear_grow_from_two_sounds_to_four(string notation, int fewest, int most)
     {
         var words = Made<WordItem>(Day(notation), ActivityKind.OralBlending);
-        Assert.All(words, w => Assert.True(w.Oral && Given.Word(w.Word).IsKnown && Given.Word(w.Word).Segmentation.SoundCount is var sounds && sounds >= fewest && sounds <= most, w.Word));
-        Assert.Equal(words.Select(w => Given.Word(w.Word).Segmentation.SoundCount).Order(), words.Select(w => Given.Word(w.Word).Segmentation.SoundCount));
+        Assert.All(words, w =>
+            Assert.True(
+                w.Oral
+                    && Given.Word(w.Word).IsKnown
+                    && Given.Word(w.Word).Segmentation.SoundCount is var sounds
+                    && sounds >= fewest
+                    && sounds <= most,
+                w.Word
+            )
+        );
+        Assert.Equal(
+            words.Select(w => Given.Word(w.Word).Segmentation.SoundCount).Order(),
+            words.Select(w => Given.Word(w.Word).Segmentation.SoundCount)
+        );
     }
 
     [Fact]
@@ -63,7 +100,13 @@ public class ChooserTests
         var sounds = request.Memory.Newest.Take(6).SelectMany(c => c.Sounds).Select(s => s.Symbol).ToHashSet();
         var clues = Made<ClueItem>(request, ActivityKind.Clues, 4);
         Assert.Equal(4, clues.Count);
-        Assert.All(clues, c => Assert.True(Given.Word(c.Word).Required.SelectMany(p => p.Sounds).Any(s => sounds.Contains(s.Symbol)) && !c.Clue.Split(' ').Contains(c.Word), c.Word));
+        Assert.All(clues, c =>
+            Assert.True(
+                Given.Word(c.Word).Required.SelectMany(p => p.Sounds).Any(s => sounds.Contains(s.Symbol))
+                    && !c.Clue.Split(' ').Contains(c.Word),
+                c.Word
+            )
+        );
     }
 
     [Fact]
@@ -72,7 +115,14 @@ public class ChooserTests
         var day = Day("igh=aɪ");
         var request = day with { Today = QuietDay.Of(QuietDay.Id(DayKind.Review), day.Memory.Newest) };
         var lesson = LessonPlanner.Plan(request);
-        List<string> Words(ActivityKind kind) => [.. lesson.Activities.Where(a => a.Kind == kind).SelectMany(a => a.Items).OfType<WordItem>().Select(w => w.Word)];
+        List<string> Words(ActivityKind kind) =>
+            [
+                .. lesson
+                    .Activities.Where(a => a.Kind == kind)
+                    .SelectMany(a => a.Items)
+                    .OfType<WordItem>()
+                    .Select(w => w.Word),
+            ];
         Assert.NotEmpty(Words(ActivityKind.RecentWords));
         Assert.Empty(Words(ActivityKind.RecentWords).Intersect(Words(ActivityKind.ReadWords)));
         var reasons = Made<SentenceItem>(request, ActivityKind.ReadSentence, 3).SelectMany(s => s.Reasons).ToList();
@@ -85,7 +135,16 @@ public class ChooserTests
     {
         var request = Day("sh=ʃ");
         var seen = request.TrickyBefore.ToDictionary(t => t, t => t == "the" ? 30 : 1);
-        var words = Made<WordItem>(request with { Memory = request.Memory with { Words = seen } }, ActivityKind.TrickySoFar, 3).Select(w => w.Word).ToList();
+        var words = Made<WordItem>(
+                request with
+                {
+                    Memory = request.Memory with { Words = seen },
+                },
+                ActivityKind.TrickySoFar,
+                3
+            )
+            .Select(w => w.Word)
+            .ToList();
         Assert.Contains("the", words);
         Assert.Superset(request.TrickyBefore.TakeLast(2).ToHashSet(), words.ToHashSet());
     }
@@ -99,12 +158,21 @@ public class ChooserTests
     public void The_sound_is_heard_where_it_stands_best(string _, string notation, string where)
     {
         var words = Made<WordItem>(Day(notation), ActivityKind.HearSound, 4);
-        Assert.All(words, w => Assert.True(w.Oral && w.Reasons.Any(r => r.Code == where) && Says(w, Correspondence.Parse(notation).Sounds[0].Symbol), w.Word));
+        Assert.All(words, w =>
+            Assert.True(
+                w.Oral
+                    && w.Reasons.Any(r => r.Code == where)
+                    && Says(w, Correspondence.Parse(notation).Sounds[0].Symbol),
+                w.Word
+            )
+        );
     }
 
     [Fact]
     public void Two_sounds_at_once_are_heard_in_words_that_have_them_together() =>
-        Assert.All(Made<WordItem>(Day("x=k+s"), ActivityKind.HearSound, 3), w => Assert.Contains("k+s", w.Phonemes.Split('|')));
+        Assert.All(Made<WordItem>(Day("x=k+s"), ActivityKind.HearSound, 3), w =>
+            Assert.Contains("k+s", w.Phonemes.Split('|'))
+        );
 
     [Fact]
     public void Spotting_has_todays_grapheme_among_look_alikes()
@@ -133,7 +201,15 @@ public class ChooserTests
     {
         var request = Day("sh=ʃ");
         Assert.Empty(Made<CardItem>(request, ActivityKind.MemoryPhrase));
-        Assert.Single(Made<CardItem>(request with { Phrases = new Dictionary<string, string> { ["sh=ʃ"] = "hush at the shore" } }, ActivityKind.MemoryPhrase));
+        Assert.Single(
+            Made<CardItem>(
+                request with
+                {
+                    Phrases = new Dictionary<string, string> { ["sh=ʃ"] = "hush at the shore" },
+                },
+                ActivityKind.MemoryPhrase
+            )
+        );
     }
 
     [Fact]
@@ -141,13 +217,17 @@ public class ChooserTests
     {
         var ending = Assert.Single(Made<PatternItem>(Day(Patterns.SuffixEd), ActivityKind.NewSuffix));
         Assert.Superset(new HashSet<string> { "t", "d" }, ending.Examples!.Value.Select(e => e.Sounds).ToHashSet());
-        Assert.All(ending.Examples.Value, e => Assert.All(e.Words, w => Assert.Equal(e.Sounds, Given.Word(w).Segmentation.Parts[^1].SoundText)));
+        Assert.All(ending.Examples.Value, e =>
+            Assert.All(e.Words, w => Assert.Equal(e.Sounds, Given.Word(w).Segmentation.Parts[^1].SoundText))
+        );
         Assert.Empty(Made<PatternItem>(Day(Patterns.SuffixEd), ActivityKind.NewPattern));
     }
 
     [Fact]
     public void A_word_is_cut_into_syllables_that_join_again() =>
-        Assert.All(Made<SyllablesItem>(Day(Patterns.TwoSyllables), ActivityKind.CutSyllables), s => Assert.True(s.Syllables.Length > 1 && string.Concat(s.Syllables) == s.Word, s.Word));
+        Assert.All(Made<SyllablesItem>(Day(Patterns.TwoSyllables), ActivityKind.CutSyllables), s =>
+            Assert.True(s.Syllables.Length > 1 && string.Concat(s.Syllables) == s.Word, s.Word)
+        );
 
     // Practise
 
@@ -155,7 +235,8 @@ public class ChooserTests
     public void The_set_is_met_again_in_another_order_and_spelled()
     {
         var work = new LessonWork(Day("ee=iː")) { SetSize = 6 };
-        string[] Words(ActivityKind kind) => [.. Chooser.Make(work, kind, PartKind.Practise, 6)!.Items.Cast<WordItem>().Select(w => w.Word)];
+        string[] Words(ActivityKind kind) =>
+            [.. Chooser.Make(work, kind, PartKind.Practise, 6)!.Items.Cast<WordItem>().Select(w => w.Word)];
         var read = Words(ActivityKind.ReadWords);
         Assert.Equal(work.Set.Select(w => w.Spelling), read);
         Assert.Equal(read.Order(StringComparer.Ordinal), Words(ActivityKind.ReadAtSpeed).Order(StringComparer.Ordinal));
@@ -168,8 +249,15 @@ public class ChooserTests
     {
         var lines = Made<LineItem>(Day("ee=iː"), ActivityKind.WordLines, 3);
         Assert.True(lines.Count >= 2);
-        Assert.All(lines, l => Assert.All(l.Words.Skip(1), w => Assert.StartsWith("changes-", Assert.Single(w.Reasons).Code, StringComparison.Ordinal)));
-        Assert.Equal(lines.Sum(l => l.Words.Length), lines.SelectMany(l => l.Words).Select(w => w.Word).Distinct().Count());
+        Assert.All(lines, l =>
+            Assert.All(l.Words.Skip(1), w =>
+                Assert.StartsWith("changes-", Assert.Single(w.Reasons).Code, StringComparison.Ordinal)
+            )
+        );
+        Assert.Equal(
+            lines.Sum(l => l.Words.Length),
+            lines.SelectMany(l => l.Words).Select(w => w.Word).Distinct().Count()
+        );
     }
 
     [Fact]
@@ -178,7 +266,9 @@ public class ChooserTests
         var words = Made<WordItem>(Day("e=e"), ActivityKind.HasSound, 6);
         Assert.All(words, w => Assert.Equal(Says(w, "e"), w.Reasons.Any(r => r.Code == "has-sound")));
         Assert.InRange(words.Count(w => Says(w, "e")), 1, words.Count - 1);
-        Assert.All(words.Where(w => w.Reasons.Any(r => r.Code == "near-miss")), w => Assert.Contains(w.Phonemes.Split('|', '+'), s => MixedSounds.Are(s, "e")));
+        Assert.All(words.Where(w => w.Reasons.Any(r => r.Code == "near-miss")), w =>
+            Assert.Contains(w.Phonemes.Split('|', '+'), s => MixedSounds.Are(s, "e"))
+        );
     }
 
     [Fact]
@@ -187,8 +277,12 @@ public class ChooserTests
         var request = Day("ow=əʊ");
         var words = Made<WordItem>(request, ActivityKind.FindInWords, 8);
         Assert.Contains(words, w => w.Reasons.Any(r => r.Code == "another-job"));
-        Assert.All(words.Where(w => w.Reasons.Any(r => r.Code == "another-job")), w => Assert.Contains("ow=aʊ", w.Graphemes.Split('|').Zip(w.Phonemes.Split('|'), (g, p) => $"{g}={p}")));
-        Assert.All(Made<SentenceItem>(request, ActivityKind.HuntPage, 4), s => Assert.Contains(s.Reasons, r => r.Code == "uses-in-words"));
+        Assert.All(words.Where(w => w.Reasons.Any(r => r.Code == "another-job")), w =>
+            Assert.Contains("ow=aʊ", w.Graphemes.Split('|').Zip(w.Phonemes.Split('|'), (g, p) => $"{g}={p}"))
+        );
+        Assert.All(Made<SentenceItem>(request, ActivityKind.HuntPage, 4), s =>
+            Assert.Contains(s.Reasons, r => r.Code == "uses-in-words")
+        );
     }
 
     [Fact]
@@ -197,7 +291,14 @@ public class ChooserTests
         var request = Day("ay=eɪ");
         var choices = Made<ChoiceItem>(Day("ay=eɪ"), ActivityKind.ChooseSpelling);
         Assert.NotEmpty(choices);
-        Assert.All(choices, c => Assert.True(c.Options.Contains("ay") && c.Options.All(o => o is "ay" or "ai") && !Given.Lexicon.Homophones(Given.Word(c.Word), request.After.Accent).Any(), c.Word));
+        Assert.All(choices, c =>
+            Assert.True(
+                c.Options.Contains("ay")
+                    && c.Options.All(o => o is "ay" or "ai")
+                    && !Given.Lexicon.Homophones(Given.Word(c.Word), request.After.Accent).Any(),
+                c.Word
+            )
+        );
         Assert.Empty(Made<ChoiceItem>(Day("sh=ʃ"), ActivityKind.ChooseSpelling));
     }
 
@@ -209,22 +310,30 @@ public class ChooserTests
     {
         var sort = Assert.Single(Made<SortItem>(Day(notation), ActivityKind.SortWords, 8));
         Assert.Equal(by, sort.By);
-        Assert.All(sort.Words, w => Assert.True(sort.By switch
-        {
-            "spelling" => Given.Word(w.Word).Required.Any(p => p.Grapheme.Text == sort.Headings[w.Heading]),
-            "sound" => Given.Word(w.Word).Required.Any(p => p.Grapheme.Text == "ow" && p.SoundText == sort.Headings[w.Heading]),
-            _ => sort.Headings[w.Heading] switch
-            {
-                "start" => Given.Word(w.Word).Required[0].Notation == notation,
-                "end" => Given.Word(w.Word).Required[^1].Notation == notation,
-                _ => Given.Word(w.Word).Required[1..^1].Any(p => p.Notation == notation),
-            },
-        }, $"{w.Word} under {sort.Headings[w.Heading]}"));
+        Assert.All(sort.Words, w => Assert.True(
+                sort.By switch
+                {
+                    "spelling" => Given.Word(w.Word).Required.Any(p => p.Grapheme.Text == sort.Headings[w.Heading]),
+                    "sound" => Given
+                        .Word(w.Word)
+                        .Required.Any(p => p.Grapheme.Text == "ow" && p.SoundText == sort.Headings[w.Heading]),
+                    _ => sort.Headings[w.Heading] switch
+                    {
+                        "start" => Given.Word(w.Word).Required[0].Notation == notation,
+                        "end" => Given.Word(w.Word).Required[^1].Notation == notation,
+                        _ => Given.Word(w.Word).Required[1..^1].Any(p => p.Notation == notation),
+                    },
+                },
+                $"{w.Word} under {sort.Headings[w.Heading]}"
+            ));
     }
 
     [Fact]
     public void An_ending_is_sorted_by_its_sounds() =>
-        Assert.Equal("suffix-sound", Assert.Single(Made<SortItem>(Day(Patterns.SuffixS), ActivityKind.SortWords, 8)).By);
+        Assert.Equal(
+            "suffix-sound",
+            Assert.Single(Made<SortItem>(Day(Patterns.SuffixS), ActivityKind.SortWords, 8)).By
+        );
 
     [Fact]
     public void A_picture_comes_with_its_word_among_others_or_none_at_all()
@@ -232,7 +341,13 @@ public class ChooserTests
         var request = Day("sh=ʃ");
         Assert.NotEmpty(Made<PictureItem>(request, ActivityKind.PictureToWord, 3));
         Assert.NotEmpty(Made<PictureItem>(request, ActivityKind.LabelPicture, 3));
-        Assert.All(Made<PictureItem>(request, ActivityKind.PictureToWord, 3), p => Assert.True(p.Options.Contains(p.Word) && p.Options.Where(o => o != p.Word).All(o => !request.Materials.Pictures.ContainsKey(o)), p.Word));
+        Assert.All(Made<PictureItem>(request, ActivityKind.PictureToWord, 3), p =>
+            Assert.True(
+                p.Options.Contains(p.Word)
+                    && p.Options.Where(o => o != p.Word).All(o => !request.Materials.Pictures.ContainsKey(o)),
+                p.Word
+            )
+        );
         Assert.All(Made<PictureItem>(request, ActivityKind.LabelPicture, 3), p => Assert.Empty(p.Options));
     }
 
@@ -250,7 +365,19 @@ public class ChooserTests
     {
         var request = Day("ee=iː");
         var first = Made<SentenceItem>(request, ActivityKind.ReadSentence, 1).Single().Text;
-        Assert.NotEqual(first, Made<SentenceItem>(request with { Memory = request.Memory with { Texts = new Dictionary<string, int> { [first] = 1 } } }, ActivityKind.ReadSentence, 1).Single().Text);
+        Assert.NotEqual(
+            first,
+            Made<SentenceItem>(
+                    request with
+                    {
+                        Memory = request.Memory with { Texts = new Dictionary<string, int> { [first] = 1 } },
+                    },
+                    ActivityKind.ReadSentence,
+                    1
+                )
+                .Single()
+                .Text
+        );
     }
 
     [Fact]
@@ -258,17 +385,43 @@ public class ChooserTests
     {
         var request = Day("ou=aʊ");
         var text = Made<TextItem>(request, ActivityKind.ReadText, 1).Single();
-        var again = Made<TextItem>(request with { Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 1 } } }, ActivityKind.ReadText, 1).Single();
+        var again = Made<TextItem>(
+                request with
+                {
+                    Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 1 } },
+                },
+                ActivityKind.ReadText,
+                1
+            )
+            .Single();
         Assert.Equal((text.Title, "read-again"), (again.Title, Assert.Single(again.Reasons).Code));
-        Assert.NotEqual(text.Title, Made<TextItem>(request with { Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 9 } } }, ActivityKind.ReadText, 1).Single().Title);
+        Assert.NotEqual(
+            text.Title,
+            Made<TextItem>(
+                    request with
+                    {
+                        Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 9 } },
+                    },
+                    ActivityKind.ReadText,
+                    1
+                )
+                .Single()
+                .Title
+        );
     }
 
     [Fact]
     public void A_gap_can_be_filled_by_one_kind_of_word_only()
     {
-        var gaps = new[] { "ee=iː", "sh=ʃ", "ai=eɪ" }.SelectMany(n => Made<MissingWordItem>(Day(n), ActivityKind.FillGap, 2)).ToList();
+        var gaps = new[] { "ee=iː", "sh=ʃ", "ai=eɪ" }
+            .SelectMany(n => Made<MissingWordItem>(Day(n), ActivityKind.FillGap, 2))
+            .ToList();
         Assert.NotEmpty(gaps);
-        Assert.All(gaps, g => Assert.All(g.Options.Where(o => o != g.Word), o => Assert.Equal(PartsOfSpeech.None, Given.Word(o).PartsOfSpeech & Given.Word(g.Word).PartsOfSpeech)));
+        Assert.All(gaps, g =>
+            Assert.All(g.Options.Where(o => o != g.Word), o =>
+                Assert.Equal(PartsOfSpeech.None, Given.Word(o).PartsOfSpeech & Given.Word(g.Word).PartsOfSpeech)
+            )
+        );
     }
 
     [Fact]
@@ -276,7 +429,9 @@ public class ChooserTests
     {
         var request = Day("sh=ʃ");
         Assert.NotEmpty(Made<SentenceItem>(request, ActivityKind.DictateSentence, 3));
-        Assert.All(Made<SentenceItem>(request, ActivityKind.DictateSentence, 3), s => Assert.True(s.Words.Length is >= 3 and <= 7 && s.Words.Any(w => w.Status == "decodable"), s.Text));
+        Assert.All(Made<SentenceItem>(request, ActivityKind.DictateSentence, 3), s =>
+            Assert.True(s.Words.Length is >= 3 and <= 7 && s.Words.Any(w => w.Status == "decodable"), s.Text)
+        );
     }
 
     [Fact]
@@ -286,7 +441,9 @@ public class ChooserTests
         var crossword = Assert.Single(Made<CrosswordItem>(request, ActivityKind.Crossword, 6));
         Assert.True(crossword.Lines.Length >= 4);
         Assert.All(crossword.Lines, l => Assert.True(l.Picture is not null ^ l.Clue is not null));
-        Assert.All(crossword.Lines.Where(l => l.Clue is not null), l => Assert.DoesNotContain(l.Word, l.Clue!.Split(' ').Select(Sentence.Plain)));
+        Assert.All(crossword.Lines.Where(l => l.Clue is not null), l =>
+            Assert.DoesNotContain(l.Word, l.Clue!.Split(' ').Select(Sentence.Plain))
+        );
     }
 
     [Fact]
@@ -296,7 +453,10 @@ public class ChooserTests
         var story = (PromptItem)Chooser.Make(work, ActivityKind.StoryPrompt, PartKind.Apply, 1)!.Items[0];
         Assert.InRange(story.Words.Length, 2, 3);
         Assert.All(story.Words, w => Assert.Contains(w, work.Set.Select(s => s.Spelling)));
-        Assert.Equal(work.Request.TrickyToday.Last(), ((PromptItem)Chooser.Make(work, ActivityKind.OwnSentence, PartKind.Apply, 1)!.Items[0]).Words[0]);
+        Assert.Equal(
+            work.Request.TrickyToday.Last(),
+            ((PromptItem)Chooser.Make(work, ActivityKind.OwnSentence, PartKind.Apply, 1)!.Items[0]).Words[0]
+        );
     }
 
     // What binds all
@@ -304,7 +464,10 @@ public class ChooserTests
     [Fact]
     public void A_word_kept_from_the_group_comes_in_no_activity()
     {
-        var request = Day("sh=ʃ") with { Avoid = new HashSet<string> { "ship", "shop", "fish", "shed" } };
+        var request = Day("sh=ʃ") with
+        {
+            Avoid = new HashSet<string> { "ship", "shop", "fish", "shed" },
+        };
         var lesson = LessonPlanner.Plan(request);
         foreach (var kind in Chooser.All.Keys)
         {
@@ -312,13 +475,21 @@ public class ChooserTests
             Assert.DoesNotContain(items.SelectMany(ReadByChildren.Words), request.Avoid.Contains);
             Assert.DoesNotContain(items.OfType<WordItem>().Select(w => w.Word), request.Avoid.Contains);
         }
-        Assert.DoesNotContain(lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), request.Avoid.Contains);
+        Assert.DoesNotContain(
+            lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words),
+            request.Avoid.Contains
+        );
     }
 
     [Fact]
     public void Meanings_come_with_words_that_children_may_not_know_unless_the_school_gives_none()
     {
-        IEnumerable<WordItem> Explained(LessonRequest request) => LessonPlanner.Plan(request).Activities.SelectMany(a => a.Items).OfType<WordItem>().Where(w => w.Meaning is not null);
+        IEnumerable<WordItem> Explained(LessonRequest request) =>
+            LessonPlanner
+                .Plan(request)
+                .Activities.SelectMany(a => a.Items)
+                .OfType<WordItem>()
+                .Where(w => w.Meaning is not null);
         var days = Enumerable.Range(0, 30).Select(rung => Given.Request(rung, 1)).ToList();
         var with = days.SelectMany(Explained).ToList();
         Assert.NotEmpty(with);
@@ -331,11 +502,17 @@ public class ChooserTests
     public void Turns_go_to_the_kind_that_came_longest_ago()
     {
         var request = Day("ee=iː") with { Minutes = 30 };
-        var slot = LessonTemplate.Shipped(LessonDay.New, 30).Parts.Single(p => p.Kind == PartKind.Practise).Slots.First(s => s.TakeTurns);
+        var slot = LessonTemplate
+            .Shipped(LessonDay.New, 30)
+            .Parts.Single(p => p.Kind == PartKind.Practise)
+            .Slots.First(s => s.TakeTurns);
         foreach (var turn in new[] { ActivityKind.WordChain, ActivityKind.MissingGrapheme, ActivityKind.HasSound })
         {
             var recent = slot.Kinds.ToDictionary(k => k, k => k == turn ? 9 : 1);
-            Assert.Contains(LessonPlanner.Plan(request with { Memory = request.Memory with { Kinds = recent } }).Activities, a => a.Kind == turn);
+            Assert.Contains(
+                LessonPlanner.Plan(request with { Memory = request.Memory with { Kinds = recent } }).Activities,
+                a => a.Kind == turn
+            );
         }
     }
 }

@@ -13,17 +13,47 @@ public class CorrespondenceTableTests
 
     private static CorrespondenceFacts Facts(string notation) => Southern.Of(Correspondence.Parse(notation));
 
-    private static Lexicon Small(params (string Spelling, string Graphemes, string Phonemes, double Zipf, Band Band)[] words) =>
-        new(words.Select(w => new Word(w.Spelling, Segmentation.Parse(w.Graphemes, w.Phonemes), w.Zipf, Suitability.Use, WordFlags.None, null) { Band = w.Band }), "");
+    private static Lexicon Small(
+        params (string Spelling, string Graphemes, string Phonemes, double Zipf, Band Band)[] words
+    ) =>
+        new(
+            words.Select(w => new Word(
+                w.Spelling,
+                Segmentation.Parse(w.Graphemes, w.Phonemes),
+                w.Zipf,
+                Suitability.Use,
+                WordFlags.None,
+                null
+            )
+            {
+                Band = w.Band,
+            }),
+            ""
+        );
 
     [Fact]
     public void A_correspondence_is_counted_by_running_text_and_by_different_words()
     {
-        var lexicon = Small(("cow", "c|ow", "k|aʊ", 3, Band.Known), ("snow", "s|n|ow", "s|n|əʊ", 4, Band.Known), ("low", "l|ow", "l|əʊ", 3, Band.Known), ("boat", "b|oa|t", "b|əʊ|t", 4, Band.Known));
+        var lexicon = Small(
+            ("cow", "c|ow", "k|aʊ", 3, Band.Known),
+            ("snow", "s|n|ow", "s|n|əʊ", 4, Band.Known),
+            ("low", "l|ow", "l|əʊ", 3, Band.Known),
+            ("boat", "b|oa|t", "b|əʊ|t", 4, Band.Known)
+        );
         var facts = new CorrespondenceTable(lexicon, Accent.SouthernBritish).Of(Correspondence.Parse("ow=əʊ"));
-        Assert.Equal((11.0 / 12, 2.0 / 3), (facts.ReadingReliability.InText!.Value, facts.ReadingReliability.InWords!.Value), Nearly);
-        Assert.Equal((11.0 / 21, 2.0 / 3), (facts.SpellingShare.InText!.Value, facts.SpellingShare.InWords!.Value), Nearly);
-        var without = new CorrespondenceTable(lexicon, Accent.SouthernBritish, new HashSet<string> { "snow" }).Of(Correspondence.Parse("ow=əʊ"));
+        Assert.Equal(
+            (11.0 / 12, 2.0 / 3),
+            (facts.ReadingReliability.InText!.Value, facts.ReadingReliability.InWords!.Value),
+            Nearly
+        );
+        Assert.Equal(
+            (11.0 / 21, 2.0 / 3),
+            (facts.SpellingShare.InText!.Value, facts.SpellingShare.InWords!.Value),
+            Nearly
+        );
+        var without = new CorrespondenceTable(lexicon, Accent.SouthernBritish, new HashSet<string> { "snow" }).Of(
+            Correspondence.Parse("ow=əʊ")
+        );
         Assert.Equal(0.5, without.ReadingReliability.InWords);
     }
 
@@ -33,7 +63,19 @@ public class CorrespondenceTableTests
         foreach (var same in Correspondence.All.Where(c => !c.IsBath).GroupBy(c => c.Grapheme.Text))
         {
             var shares = same.Select(c => Southern.Of(c).ReadingReliability.InText).ToList();
-            if (shares[0] is not null) Assert.Equal(1, same.Select(c => (Sounds: Accent.SouthernBritish.Project(c), Share: Southern.Of(c).ReadingReliability.InText!.Value)).DistinctBy(s => s.Sounds).Sum(s => s.Share), 6);
+            if (shares[0] is not null)
+                Assert.Equal(
+                    1,
+                    same.Select(c =>
+                            (
+                                Sounds: Accent.SouthernBritish.Project(c),
+                                Share: Southern.Of(c).ReadingReliability.InText!.Value
+                            )
+                        )
+                        .DistinctBy(s => s.Sounds)
+                        .Sum(s => s.Share),
+                    6
+                );
         }
     }
 
@@ -54,6 +96,8 @@ public class CorrespondenceTableTests
         Assert.True(Facts("k=k").SpellingShare.InWords < Facts("c=k").SpellingShare.InWords);
     }
 
-    private static readonly IEqualityComparer<(double, double)> Nearly =
-        EqualityComparer<(double, double)>.Create((a, b) => Math.Abs(a.Item1 - b.Item1) < 1e-6 && Math.Abs(a.Item2 - b.Item2) < 1e-6, _ => 0);
+    private static readonly IEqualityComparer<(double, double)> Nearly = EqualityComparer<(double, double)>.Create(
+        (a, b) => Math.Abs(a.Item1 - b.Item1) < 1e-6 && Math.Abs(a.Item2 - b.Item2) < 1e-6,
+        _ => 0
+    );
 }

@@ -17,13 +17,17 @@ public class CrosswordTests
     private static readonly IReadOnlyDictionary<string, string> Pictures = Given.Materials.Pictures;
     private static readonly CrosswordWords Words = new(Given.Lexicon, Given.Materials.Sentences, Pictures);
 
-    private static Taught After(int rungs) => Given.LettersFirst.TaughtAfter(rungs, Leniencies.All, Accent.SouthernBritish);
+    private static Taught After(int rungs) =>
+        Given.LettersFirst.TaughtAfter(rungs, Leniencies.All, Accent.SouthernBritish);
 
-    private static HashSet<string> Tricky(int rungs) => [.. Given.LettersFirst.Rungs.Take(rungs).SelectMany(r => r.Tricky)];
+    private static HashSet<string> Tricky(int rungs) =>
+        [.. Given.LettersFirst.Rungs.Take(rungs).SelectMany(r => r.Tricky)];
 
-    private static ImmutableArray<CrosswordWord> For(int rungs, CrosswordCells cells = CrosswordCells.Letters) => Words.For(After(rungs), Tricky(rungs), cells);
+    private static ImmutableArray<CrosswordWord> For(int rungs, CrosswordCells cells = CrosswordCells.Letters) =>
+        Words.For(After(rungs), Tricky(rungs), cells);
 
-    private static CrosswordWord Plain(string word) => new(word, [.. word.Select(c => c.ToString())], new CrosswordClue.Picture("none"));
+    private static CrosswordWord Plain(string word) =>
+        new(word, [.. word.Select(c => c.ToString())], new CrosswordClue.Picture("none"));
 
     private static void IsSound(Crossword crossword)
     {
@@ -43,13 +47,21 @@ public class CrosswordTests
         {
             var (row, column) = entry.Across ? (0, 1) : (1, 0);
             Assert.False(cells.Contains((entry.Row - row, entry.Column - column)));
-            Assert.False(cells.Contains((entry.Row + (row * entry.Word.Cells.Length), entry.Column + (column * entry.Word.Cells.Length))));
+            Assert.False(
+                cells.Contains(
+                    (entry.Row + (row * entry.Word.Cells.Length), entry.Column + (column * entry.Word.Cells.Length))
+                )
+            );
         }
         // Connected: from the first word all others are reached over crossings.
         var reached = new HashSet<CrosswordEntry>(crossword.Entries.Take(1));
-        for (var grew = true; grew;)
+        for (var grew = true; grew; )
         {
-            var more = crossword.Entries.Where(e => !reached.Contains(e) && e.Cells.Any(c => cells[(c.Row, c.Column)].Any(o => reached.Contains(o.e)))).ToList();
+            var more = crossword
+                .Entries.Where(e =>
+                    !reached.Contains(e) && e.Cells.Any(c => cells[(c.Row, c.Column)].Any(o => reached.Contains(o.e)))
+                )
+                .ToList();
             grew = more.Count > 0;
             reached.UnionWith(more);
         }
@@ -58,13 +70,18 @@ public class CrosswordTests
 
     [Fact]
     public void Every_crossing_agrees_and_every_word_is_reached() =>
-        Gen.Int[15, 120].Select(Gen.Int[1, 14], Gen.Long).Sample((rungs, count, seed) =>
-        {
-            var cells = (seed & 1) == 0 ? CrosswordCells.Letters : CrosswordCells.Graphemes;
-            var crossword = CrosswordFitter.Fit(For(rungs, cells), count, seed);
-            Assert.InRange(crossword.Entries.Length, 1, count);
-            IsSound(crossword);
-        }, iter: Given.Deep ? 100 : 8);
+        Gen.Int[15, 120]
+            .Select(Gen.Int[1, 14], Gen.Long)
+            .Sample(
+                (rungs, count, seed) =>
+                {
+                    var cells = (seed & 1) == 0 ? CrosswordCells.Letters : CrosswordCells.Graphemes;
+                    var crossword = CrosswordFitter.Fit(For(rungs, cells), count, seed);
+                    Assert.InRange(crossword.Entries.Length, 1, count);
+                    IsSound(crossword);
+                },
+                iter: Given.Deep ? 100 : 8
+            );
 
     [Fact]
     public void Ten_words_make_a_dense_crossword()
@@ -78,7 +95,13 @@ public class CrosswordTests
     [Fact]
     public void The_same_seed_gives_the_same_crossword()
     {
-        string Text(long seed) => string.Join(' ', CrosswordFitter.Fit(For(40), 8, seed).Entries.Select(e => $"{e.Number}{(e.Across ? "a" : "d")}{e.Row},{e.Column}{e.Word.Spelling}"));
+        string Text(long seed) =>
+            string.Join(
+                ' ',
+                CrosswordFitter
+                    .Fit(For(40), 8, seed)
+                    .Entries.Select(e => $"{e.Number}{(e.Across ? "a" : "d")}{e.Row},{e.Column}{e.Word.Spelling}")
+            );
         Assert.Equal(Text(3), Text(3));
         Assert.NotEqual(Text(3), Text(4));
     }
@@ -98,8 +121,10 @@ public class CrosswordTests
         Assert.All(For(45), w =>
         {
             Assert.True(taught.CanRead(Given.Word(w.Spelling)));
-            if (w.Clue is CrosswordClue.Picture picture) Assert.Equal(Pictures[w.Spelling], picture.Name);
-            if (w.Clue is not CrosswordClue.MissingWord missing) return;
+            if (w.Clue is CrosswordClue.Picture picture)
+                Assert.Equal(Pictures[w.Spelling], picture.Name);
+            if (w.Clue is not CrosswordClue.MissingWord missing)
+                return;
             var text = $"{missing.Before} {w.Spelling}{missing.After}";
             Assert.Contains(Given.Materials.Sentences.Readable(taught, tricky), s => s.Text == text);
         });
@@ -117,7 +142,9 @@ public class CrosswordTests
 
     [Fact]
     public void It_can_be_asked_to_practise_a_correspondence() =>
-        Assert.All(Words.For(After(60), Tricky(60), CrosswordCells.Letters, [Correspondence.Parse("ee=iː")]), w => Assert.Contains("ee", w.Spelling, StringComparison.Ordinal));
+        Assert.All(Words.For(After(60), Tricky(60), CrosswordCells.Letters, [Correspondence.Parse("ee=iː")]), w =>
+            Assert.Contains("ee", w.Spelling, StringComparison.Ordinal)
+        );
 
     [Fact]
     public void The_drawing_has_a_box_for_each_cell_and_says_no_answer()
@@ -125,7 +152,10 @@ public class CrosswordTests
         var crossword = CrosswordFitter.Fit(For(60), 8, 5);
         XNamespace svg = "http://www.w3.org/2000/svg";
         XElement Drawn(bool answers) => XElement.Parse(CrosswordSvg.Draw(crossword, _ => null, answers));
-        Assert.Equal(crossword.Entries.SelectMany(e => e.Cells).Select(c => (c.Row, c.Column)).Distinct().Count(), Drawn(false).Elements(svg + "rect").Count());
+        Assert.Equal(
+            crossword.Entries.SelectMany(e => e.Cells).Select(c => (c.Row, c.Column)).Distinct().Count(),
+            Drawn(false).Elements(svg + "rect").Count()
+        );
         Assert.True(Drawn(true).Elements(svg + "text").Count() > Drawn(false).Elements(svg + "text").Count());
         Assert.NotNull(PictureFiles.Drawing(Pictures.Values.First()));
     }

@@ -19,7 +19,9 @@ public class FactsTests
     private static Correspondence C(string notation) => Correspondence.Parse(notation);
 
     private static RuleRow Row(string rule, string of, Accent? accent = null) =>
-        RuleTable.Of(RuleOfThumb.All.Single(r => r.Id == rule), Given.Lexicon, accent ?? Accent.SouthernBritish).Single(r => r.Case == of);
+        RuleTable
+            .Of(RuleOfThumb.All.Single(r => r.Id == rule), Given.Lexicon, accent ?? Accent.SouthernBritish)
+            .Single(r => r.Case == of);
 
     [Fact]
     public void Ai_stands_inside_a_base_and_ay_at_its_end()
@@ -30,18 +32,26 @@ public class FactsTests
     }
 
     [Fact]
-    public void A_double_ends_the_syllable_before_its_cut() => Assert.True(Table.Places(C("bb=b"), PlaceIn.Syllable).End.InWords > 0.9);
+    public void A_double_ends_the_syllable_before_its_cut() =>
+        Assert.True(Table.Places(C("bb=b"), PlaceIn.Syllable).End.InWords > 0.9);
 
     [Theory]
     [InlineData(PlaceIn.Word)]
     [InlineData(PlaceIn.Base)]
     [InlineData(PlaceIn.Syllable)]
-    public void The_places_of_each_correspondence_share_it_out(PlaceIn where) => Assert.All(Correspondence.All.Where(c => c.IsRegular), c =>
-    {
-        var places = Table.Places(c, where);
-        if (places.Start.InText is not null) Assert.Equal(1, places.Start.InText!.Value + places.Middle.InText!.Value + places.End.InText!.Value, 6);
-        if (places.Start.InWords is not null) Assert.Equal(1, places.Start.InWords!.Value + places.Middle.InWords!.Value + places.End.InWords!.Value, 6);
-    });
+    public void The_places_of_each_correspondence_share_it_out(PlaceIn where) =>
+        Assert.All(Correspondence.All.Where(c => c.IsRegular), c =>
+        {
+            var places = Table.Places(c, where);
+            if (places.Start.InText is not null)
+                Assert.Equal(1, places.Start.InText!.Value + places.Middle.InText!.Value + places.End.InText!.Value, 6);
+            if (places.Start.InWords is not null)
+                Assert.Equal(
+                    1,
+                    places.Start.InWords!.Value + places.Middle.InWords!.Value + places.End.InWords!.Value,
+                    6
+                );
+        });
 
     [Fact]
     public void Two_vowels_together_is_true_of_oa_and_not_of_oo_or_oi()
@@ -69,12 +79,17 @@ public class FactsTests
     [InlineData("i-before-e-except-after-c", "elsewhere", 0.8, 1)]
     [InlineData("tch-after-a-short-vowel", "after a short vowel", 0.5, 1)]
     [InlineData("dge-after-a-short-vowel", "after a short vowel", 0.8, 1)]
-    public void A_rule_of_thumb_is_counted_case_by_case(string rule, string of, double least, double most) => Assert.InRange(Row(rule, of).True.InWords!.Value, least, most);
+    public void A_rule_of_thumb_is_counted_case_by_case(string rule, string of, double least, double most) =>
+        Assert.InRange(Row(rule, of).True.InWords!.Value, least, most);
 
     [Fact]
     public void A_schools_own_rule_is_counted_too()
     {
-        var rows = RuleTable.Of(RuleOfThumb.Claim([C("ow=aʊ"), C("igh=aɪ")], Accent.SouthernBritish), Given.Lexicon, Accent.SouthernBritish);
+        var rows = RuleTable.Of(
+            RuleOfThumb.Claim([C("ow=aʊ"), C("igh=aɪ")], Accent.SouthernBritish),
+            Given.Lexicon,
+            Accent.SouthernBritish
+        );
         Assert.Equal([RuleTable.AllCases, "ow", "igh"], rows.Select(r => r.Case));
         Assert.Equal(Table.Of(C("ow=aʊ")).ReadingReliability.InWords!.Value, rows[1].True.InWords!.Value, 6);
     }
@@ -84,7 +99,11 @@ public class FactsTests
     {
         var rule = RuleOfThumb.Claim([C("ai=eɪ")], Accent.SouthernBritish);
         var all = RuleTable.Of(rule, Given.Lexicon, Accent.SouthernBritish)[0].True.InText;
-        Assert.True(RuleTable.Of(rule, Given.Lexicon, Accent.SouthernBritish, new HashSet<string> { "said", "again" })[0].True.InText > all);
+        Assert.True(
+            RuleTable
+                .Of(rule, Given.Lexicon, Accent.SouthernBritish, new HashSet<string> { "said", "again" })[0]
+                .True.InText > all
+        );
     }
 
     [Fact]
@@ -98,7 +117,10 @@ public class FactsTests
     }
 
     [Fact]
-    public void Best_key_words_are_short_and_known() => Assert.All(new KeyWords(Given.Lexicon).BestOf(C("ai=eɪ")), w => Assert.True(Given.Word(w).IsKnown && Given.Word(w).Segmentation.Taps <= 4));
+    public void Best_key_words_are_short_and_known() =>
+        Assert.All(new KeyWords(Given.Lexicon).BestOf(C("ai=eɪ")), w =>
+            Assert.True(Given.Word(w).IsKnown && Given.Word(w).Segmentation.Taps <= 4)
+        );
 
     [Theory]
     [InlineData("southern-british", "night", "knight", true)]
@@ -107,13 +129,21 @@ public class FactsTests
     [InlineData("northern-english", "put", "putt", true)]
     [InlineData("southern-british", "put", "putt", false)]
     public void Homophones_depend_on_the_accent(string accent, string one, string other, bool alike) =>
-        Assert.Equal(alike, new WordsAlike(Given.Lexicon, [], Accent.Parse(accent)).Homophones(Given.Word(one)).Contains(Given.Word(other)));
+        Assert.Equal(
+            alike,
+            new WordsAlike(Given.Lexicon, [], Accent.Parse(accent))
+                .Homophones(Given.Word(one))
+                .Contains(Given.Word(other))
+        );
 
     [Fact]
     public void A_minimal_pair_differs_in_one_sound_and_a_near_miss_in_one_that_children_mix_up()
     {
         var pairs = Alike.MinimalPairs(Given.Word("ship")).ToDictionary(p => p.Word.Spelling);
-        Assert.Equal((0, "ʃ", "tʃ", true), (pairs["chip"].Place, pairs["chip"].Sound, pairs["chip"].Other, pairs["chip"].IsNearMiss));
+        Assert.Equal(
+            (0, "ʃ", "tʃ", true),
+            (pairs["chip"].Place, pairs["chip"].Sound, pairs["chip"].Other, pairs["chip"].IsNearMiss)
+        );
         Assert.False(pairs["hip"].IsNearMiss);
         Assert.False(pairs.ContainsKey("skip"));
     }
@@ -126,13 +156,17 @@ public class FactsTests
     [InlineData("cat", "cot", false)]
     [InlineData("night", "knight", false)]
     [InlineData("funny", "pony", false)]
-    public void Words_rhyme_from_their_last_full_vowel(string one, string other, bool rhyme) => Assert.Equal(rhyme, Alike.Rhymes(Given.Word(one)).Contains(Given.Word(other)));
+    public void Words_rhyme_from_their_last_full_vowel(string one, string other, bool rhyme) =>
+        Assert.Equal(rhyme, Alike.Rhymes(Given.Word(one)).Contains(Given.Word(other)));
 
     [Fact]
     public void Contrast_pairs_show_what_a_split_digraph_does()
     {
         var taught = Given.LettersFirst.TaughtAfter(70, Leniencies.All, Accent.SouthernBritish);
-        var pairs = WordsAlike.ContrastPairs(Given.Lexicon.ForLessons.Where(taught.CanRead)).Select(p => (p.Short.Spelling, p.Split.Spelling)).ToList();
+        var pairs = WordsAlike
+            .ContrastPairs(Given.Lexicon.ForLessons.Where(taught.CanRead))
+            .Select(p => (p.Short.Spelling, p.Split.Spelling))
+            .ToList();
         Assert.Contains(("hop", "hope"), pairs);
         Assert.Contains(("mad", "made"), pairs);
         Assert.All(pairs, p => Assert.True(taught.CanRead(Given.Word(p.Item1)) && taught.CanRead(Given.Word(p.Item2))));

@@ -22,7 +22,8 @@ internal static class Given
 
     public static Ladder ShortVowelsFirst { get; } = Shipped("short-vowels-first");
 
-    private static Ladder Shipped(string id) => LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")));
+    private static Ladder Shipped(string id) =>
+        LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")));
 
     public static Materials Materials { get; } = ProjectFolders.Materials(Lexicon);
 
@@ -31,13 +32,29 @@ internal static class Given
     /// <summary>True in ./test --deep: sweeps use many seeds.</summary>
     public static bool Deep { get; } = Environment.GetEnvironmentVariable("BOLD_DEEP") == "1";
 
-    public static Word Word(string spelling) => Lexicon.Find(spelling) ?? throw new InvalidOperationException($"{spelling} is not in the lexicon.");
+    public static Word Word(string spelling) =>
+        Lexicon.Find(spelling) ?? throw new InvalidOperationException($"{spelling} is not in the lexicon.");
 
-    public static Taught Taught(string notations, Leniencies leniencies = Leniencies.None, Patterns taught = Patterns.None, Patterns free = Patterns.All, Accent? accent = null) =>
-        new(CorrespondenceSet.Parse(notations.Split(' ', StringSplitOptions.RemoveEmptyEntries)), taught, free, leniencies, accent ?? Accent.SouthernBritish);
+    public static Taught Taught(
+        string notations,
+        Leniencies leniencies = Leniencies.None,
+        Patterns taught = Patterns.None,
+        Patterns free = Patterns.All,
+        Accent? accent = null
+    ) =>
+        new(
+            CorrespondenceSet.Parse(notations.Split(' ', StringSplitOptions.RemoveEmptyEntries)),
+            taught,
+            free,
+            leniencies,
+            accent ?? Accent.SouthernBritish
+        );
 
     /// <summary>The index of the rung of the shipped ladder that teaches the correspondence.</summary>
-    public static int RungOf(string notation) => LettersFirst.Rungs.IndexOf(LettersFirst.Rungs.Single(r => r.Correspondences.Contains(Correspondence.Parse(notation))));
+    public static int RungOf(string notation) =>
+        LettersFirst.Rungs.IndexOf(
+            LettersFirst.Rungs.Single(r => r.Correspondences.Contains(Correspondence.Parse(notation)))
+        );
 
     /// <summary>The request for the day on which a rung of the ladder is taught, one rung a day before it.</summary>
     public static LessonRequest Request(int rung, long seed, int minutes = 20)
@@ -46,9 +63,21 @@ internal static class Given
         var recall = new Dictionary<Correspondence, int>();
         for (var i = 0; i < rung; i++)
         {
-            foreach (var c in LettersFirst.Rungs[i].Correspondences) recall[c] = rung - i;
+            foreach (var c in LettersFirst.Rungs[i].Correspondences)
+                recall[c] = rung - i;
         }
-        return new LessonRequest(before, LettersFirst.Rungs[rung], Materials, [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
-            new Memory { Seen = recall, Newest = [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)] }, minutes, seed);
+        return new LessonRequest(
+            Before: before,
+            Today: LettersFirst.Rungs[rung],
+            Materials: Materials,
+            TrickyBefore: [.. LettersFirst.Rungs.Take(rung).SelectMany(r => r.Tricky)],
+            Memory: new Memory
+            {
+                Seen = recall,
+                Newest = [.. LettersFirst.Rungs.Take(rung).Reverse().SelectMany(r => r.Correspondences)],
+            },
+            Minutes: minutes,
+            Seed: seed
+        );
     }
 }

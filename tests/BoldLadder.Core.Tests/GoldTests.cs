@@ -26,7 +26,11 @@ public class GoldTests
     [InlineData("unread again, 59", 180)]
     public void The_words_judged_by_hand_are_segmented_and_sounded_right(string stretch, int words)
     {
-        var score = GoldScore.Of(Given.Lexicon, Accent.SouthernBritish, GoldScore.Rows("segmentation.tsv").Where(r => r[0] == stretch));
+        var score = GoldScore.Of(
+            Given.Lexicon,
+            Accent.SouthernBritish,
+            GoldScore.Rows("segmentation.tsv").Where(r => r[0] == stretch)
+        );
         Assert.True(score.Words >= words);
         Assert.True(score.Segmentation >= 0.995, string.Join('\n', score.Misses));
         Assert.True(score.Sounds >= 0.99, string.Join('\n', score.Misses));
@@ -36,7 +40,18 @@ public class GoldTests
     public void A_wrong_lexicon_scores_low()
     {
         var wrong = new Word("cat", Segmentation.Parse("c|a|t", "s|eɪ|t"), 5, Suitability.Use, WordFlags.None, null);
-        Assert.Equal(0, GoldScore.Of(new Lexicon([wrong], ""), Accent.SouthernBritish, [["first", "cat", "c|a|t", "k|æ|t", ""]]).Sounds);
+        Assert.Equal(
+            0,
+            GoldScore
+                .Of(
+                    new Lexicon([wrong], ""),
+                    Accent.SouthernBritish,
+                    [
+                        ["first", "cat", "c|a|t", "k|æ|t", ""],
+                    ]
+                )
+                .Sounds
+        );
     }
 
     [Theory]
@@ -79,12 +94,17 @@ public class GoldTests
 
     [Fact]
     public void Every_row_reads_back_as_it_was_written() =>
-        Assert.All(ProjectFolders.LexiconShards().SelectMany(s => s.Split('\n', StringSplitOptions.RemoveEmptyEntries).Skip(1)),
-            row => Assert.Equal(row, LexiconRow.Write(LexiconRow.Read(row))));
+        Assert.All(
+            ProjectFolders
+                .LexiconShards()
+                .SelectMany(s => s.Split('\n', StringSplitOptions.RemoveEmptyEntries).Skip(1)),
+            row => Assert.Equal(row, LexiconRow.Write(LexiconRow.Read(row)))
+        );
 
     [Theory]
     [InlineData("kill")]
     [InlineData("gun")]
     [InlineData("beer")]
-    public void Themes_unfit_for_children_are_only_there_when_asked_for(string word) => Assert.Equal(Suitability.Ask, Given.Word(word).Suitability);
+    public void Themes_unfit_for_children_are_only_there_when_asked_for(string word) =>
+        Assert.Equal(Suitability.Ask, Given.Word(word).Suitability);
 }

@@ -15,7 +15,14 @@ public class InflectionTests
     [InlineData("dishes", "dish", Patterns.SuffixEs, Patterns.None, "d|i|sh|es", "d|ɪ|ʃ|ɪ+z")]
     [InlineData("dogs", "dog", Patterns.SuffixS, Patterns.None, "d|o|g|s", "d|ɒ|g|z")]
     [InlineData("gently", "gentle", Patterns.SuffixLy, Patterns.JoinDropE, "g|e|n|t|l|y", "dʒ|e|n|t|l|iː")]
-    public void A_suffix_is_said_as_the_base_asks(string word, string stem, Patterns suffix, Patterns join, string graphemes, string phonemes)
+    public void A_suffix_is_said_as_the_base_asks(
+        string word,
+        string stem,
+        Patterns suffix,
+        Patterns join,
+        string graphemes,
+        string phonemes
+    )
     {
         var made = Inflection.Of(word, new SuffixLink(stem, suffix, join), Given.Word(stem).Segmentation);
         Assert.Equal((graphemes, phonemes), (made?.Graphemes, made?.Phonemes));

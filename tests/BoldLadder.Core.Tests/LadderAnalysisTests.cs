@@ -14,24 +14,51 @@ public class LadderAnalysisTests
 {
     private static readonly WordIndex Index = new(Given.Lexicon, Leniencies.All, Accent.SouthernBritish);
 
-    /// <summary>A rung of notations, pattern ids and tricky words: <c>"a=æ suffix-s !the"</c>; a dot is a rung with nothing new.</summary>
+    /// <summary>
+    /// A rung of notations, pattern ids and tricky words: <c>"a=æ suffix-s !the"</c>; a dot is a rung with nothing new.
+    /// </summary>
     private static Rung Rung(string text, int at)
     {
         var parts = text.Split(' ', StringSplitOptions.RemoveEmptyEntries).Where(p => p != ".").ToList();
-        return new Rung($"{at}", "all", [.. parts.Where(p => p.Contains('=', StringComparison.Ordinal)).Select(Correspondence.Parse)],
-            PatternIds.Parse(parts.Where(p => p.Contains('-', StringComparison.Ordinal) && !p.Contains('=', StringComparison.Ordinal))),
-            [.. parts.Where(p => p[0] == '!').Select(p => p[1..])], "oral-work");
+        return new Rung(
+            $"{at}",
+            "all",
+            [.. parts.Where(p => p.Contains('=', StringComparison.Ordinal)).Select(Correspondence.Parse)],
+            PatternIds.Parse(
+                parts.Where(p =>
+                    p.Contains('-', StringComparison.Ordinal) && !p.Contains('=', StringComparison.Ordinal)
+                )
+            ),
+            [.. parts.Where(p => p[0] == '!').Select(p => p[1..])],
+            "oral-work"
+        );
     }
 
     /// <summary>Suffixes and joins need teaching, all else is free.</summary>
-    private static Ladder Ladder(params string[] rungs) => new("test", "letters-first",
-        Patterns.AdjacentStart | Patterns.AdjacentEnd | Patterns.TwoSyllables | Patterns.ThreeSyllables | Patterns.Compound | Patterns.Contraction | Patterns.Capitals, [.. rungs.Select(Rung)]);
+    private static Ladder Ladder(params string[] rungs) =>
+        new(
+            "test",
+            "letters-first",
+            Patterns.AdjacentStart
+                | Patterns.AdjacentEnd
+                | Patterns.TwoSyllables
+                | Patterns.ThreeSyllables
+                | Patterns.Compound
+                | Patterns.Contraction
+                | Patterns.Capitals,
+            [.. rungs.Select(Rung)]
+        );
 
     /// <summary>The first text, rungs with nothing new, and the last text so many rungs after it.</summary>
-    private static Ladder Apart(string first, string last, int gap) => Ladder([first, .. Enumerable.Repeat(".", gap - 1), last]);
+    private static Ladder Apart(string first, string last, int gap) =>
+        Ladder([first, .. Enumerable.Repeat(".", gap - 1), last]);
 
     private static List<WarningKind> Kinds(Ladder ladder, Accent? accent = null) =>
-        [.. LadderAnalysis.Of(ladder, accent is null ? Index : new WordIndex(Given.Lexicon, Leniencies.All, accent)).Warnings.Select(w => w.Kind)];
+        [
+            .. LadderAnalysis
+                .Of(ladder, accent is null ? Index : new WordIndex(Given.Lexicon, Leniencies.All, accent))
+                .Warnings.Select(w => w.Kind),
+        ];
 
     [Theory]
     [InlineData("b=b", "d=d", 10, WarningKind.LookAlike)]
@@ -58,7 +85,10 @@ public class LadderAnalysisTests
     {
         var ladder = Ladder("p=p th=θ b=b g=g l=l ss=s", "a=ɑː");
         var taught = ladder.TaughtAfter(2, Leniencies.All, Accent.SouthernBritish);
-        Assert.Equal(Usable.Showing(ladder.Rungs[1], taught, Given.Lexicon.ForLessons).Count(), LadderAnalysis.Of(ladder, Index).Rungs[1].UsableWords);
+        Assert.Equal(
+            Usable.Showing(ladder.Rungs[1], taught, Given.Lexicon.ForLessons).Count(),
+            LadderAnalysis.Of(ladder, Index).Rungs[1].UsableWords
+        );
         Assert.True(LadderAnalysis.Of(ladder, Index).Rungs[1].UsableWords >= 3);
     }
 
@@ -66,7 +96,8 @@ public class LadderAnalysisTests
     [InlineData("c=k", "k=k")]
     [InlineData("k=k", "ck=k")]
     [InlineData("l=l", "ll=l")]
-    public void Spellings_that_go_together_need_no_distance(string one, string other) => Assert.DoesNotContain(WarningKind.SecondSpelling, Kinds(Ladder("c=k", one, other)));
+    public void Spellings_that_go_together_need_no_distance(string one, string other) =>
+        Assert.DoesNotContain(WarningKind.SecondSpelling, Kinds(Ladder("c=k", one, other)));
 
     [Theory]
     [InlineData("a=æ", "a-e=eɪ")]
@@ -91,10 +122,16 @@ public class LadderAnalysisTests
     [Fact]
     public void A_rung_with_fewer_than_five_usable_words_and_no_reason_is_thin()
     {
-        Ladder Without(Ladder ladder) => ladder with { Rungs = [.. ladder.Rungs.Select(r => r with { Reason = null })] };
+        Ladder Without(Ladder ladder) =>
+            ladder with
+            {
+                Rungs = [.. ladder.Rungs.Select(r => r with { Reason = null })],
+            };
         var some = Without(Ladder("a=æ t=t", "s=s p=p", "n=n"));
         var analysis = LadderAnalysis.Of(some, Index);
-        Assert.All(analysis.Rungs, r => Assert.Equal(r.UsableWords < Usable.Enough, r.Warnings.Any(w => w.Kind == WarningKind.Thin)));
+        Assert.All(analysis.Rungs, r =>
+            Assert.Equal(r.UsableWords < Usable.Enough, r.Warnings.Any(w => w.Kind == WarningKind.Thin))
+        );
         Assert.Contains(analysis.Rungs, r => r.Warnings.Any(w => w.Kind == WarningKind.Thin));
         Assert.Contains(analysis.Rungs, r => r.UsableWords >= Usable.Enough);
         Assert.DoesNotContain(WarningKind.Thin, Kinds(Ladder("a=æ t=t")));
@@ -111,14 +148,23 @@ public class LadderAnalysisTests
     public void A_tricky_word_comes_before_the_rung_that_makes_it_readable()
     {
         Assert.DoesNotContain(WarningKind.TrickyAfterReadable, Kinds(Ladder("h=h !he", "e=iː")));
-        Assert.Contains(LadderWarning.On(1, WarningKind.TrickyAfterReadable, "he", "2"), LadderAnalysis.Of(Ladder("h=h", "e=iː !he"), Index).Warnings);
+        Assert.Contains(
+            LadderWarning.On(1, WarningKind.TrickyAfterReadable, "he", "2"),
+            LadderAnalysis.Of(Ladder("h=h", "e=iː !he"), Index).Warnings
+        );
     }
 
     [Fact]
     public void At_most_five_new_tricky_words_come_within_five_rungs()
     {
-        Assert.DoesNotContain(WarningKind.TooManyTricky, Kinds(Ladder("!one !said", ".", ".", ".", "!was !two !who", "!come")));
-        Assert.Contains(WarningKind.TooManyTricky, Kinds(Ladder(".", "!one !said", ".", ".", "!was !two !who", "!come")));
+        Assert.DoesNotContain(
+            WarningKind.TooManyTricky,
+            Kinds(Ladder("!one !said", ".", ".", ".", "!was !two !who", "!come"))
+        );
+        Assert.Contains(
+            WarningKind.TooManyTricky,
+            Kinds(Ladder(".", "!one !said", ".", ".", "!was !two !who", "!come"))
+        );
     }
 
     [Fact]
@@ -146,29 +192,54 @@ public class LadderAnalysisTests
 
     [Fact]
     public void The_shipped_ladder_has_no_warning() =>
-        Assert.Empty(LadderAnalysis.Of(Given.LettersFirst, Index).Warnings.Select(w => $"{Given.LettersFirst.Rungs[w.Rung].Label}: {w.Kind} {string.Join(' ', w.Arguments)}"));
+        Assert.Empty(
+            LadderAnalysis
+                .Of(Given.LettersFirst, Index)
+                .Warnings.Select(w =>
+                    $"{Given.LettersFirst.Rungs[w.Rung].Label}: {w.Kind} {string.Join(' ', w.Arguments)}"
+                )
+        );
 
     [Fact]
     public void Words_and_text_only_ever_grow_and_agree_with_what_can_be_read()
     {
         var rungs = LadderAnalysis.Of(Given.LettersFirst, Index).Rungs;
         Assert.Equal(rungs.OrderBy(r => r.WordsSoFar), rungs);
-        Assert.All(rungs.Zip(rungs.Skip(1)), pair => Assert.True(pair.First.TextShare <= pair.Second.TextShare && pair.Second.TextShare <= 1));
+        Assert.All(rungs.Zip(rungs.Skip(1)), pair =>
+            Assert.True(pair.First.TextShare <= pair.Second.TextShare && pair.Second.TextShare <= 1)
+        );
         for (var rung = 0; rung < rungs.Length; rung++)
         {
             var taught = Given.LettersFirst.TaughtAfter(rung + 1, Leniencies.All, Accent.SouthernBritish);
             Assert.Equal(Given.Lexicon.ForLessons.Count(taught.CanRead), rungs[rung].WordsSoFar);
-            Assert.Equal(Usable.Showing(Given.LettersFirst.Rungs[rung], taught, Given.Lexicon.ForLessons).Count(), rungs[rung].UsableWords);
+            Assert.Equal(
+                Usable.Showing(Given.LettersFirst.Rungs[rung], taught, Given.Lexicon.ForLessons).Count(),
+                rungs[rung].UsableWords
+            );
         }
         Assert.Contains("he", rungs[Given.RungOf("e=iː")].Graduates);
     }
 
     [Fact]
-    public void A_word_has_the_same_rung_as_its_reach() => Gen.Int[0, Index.Words.Length - 1].Select(Gen.Int[0, 123], Gen.Int[0, 123]).Sample((at, one, other) =>
-    {
-        var ladder = Given.LettersFirst with { Rungs = Given.LettersFirst.Rungs.SetItem(one, Given.LettersFirst.Rungs[other]).SetItem(other, Given.LettersFirst.Rungs[one]) };
-        Assert.Equal(ladder.ReachIn(Leniencies.All, Accent.SouthernBritish).RungOf(Index.Words[at]) ?? int.MaxValue, Index.Rungs(ladder)[at]);
-    }, iter: 40);
+    public void A_word_has_the_same_rung_as_its_reach() =>
+        Gen.Int[0, Index.Words.Length - 1]
+            .Select(Gen.Int[0, 123], Gen.Int[0, 123])
+            .Sample(
+                (at, one, other) =>
+                {
+                    var ladder = Given.LettersFirst with
+                    {
+                        Rungs = Given
+                            .LettersFirst.Rungs.SetItem(one, Given.LettersFirst.Rungs[other])
+                            .SetItem(other, Given.LettersFirst.Rungs[one]),
+                    };
+                    Assert.Equal(
+                        ladder.ReachIn(Leniencies.All, Accent.SouthernBritish).RungOf(Index.Words[at]) ?? int.MaxValue,
+                        Index.Rungs(ladder)[at]
+                    );
+                },
+                iter: 40
+            );
 
     [Theory]
     [InlineData(0)]
@@ -180,14 +251,31 @@ public class LadderAnalysisTests
         Assert.Equal(rungs, LadderAnalysis.Of(ladder, Index).Rungs.Length);
     }
 
-    /// <summary>A ladder of these letters, a rung each, and one for the rest of twelve, so that it counts as begun.</summary>
+    /// <summary>
+    /// A ladder of these letters, a rung each, and one for the rest of twelve, so that it counts as begun.
+    /// </summary>
     private static Ladder Start(string letters) =>
-        Ladder([.. letters.Select(Sound), string.Join(' ', "eiunbdrfglspmtao".Except(letters).Take(12 - letters.Length).Select(Sound))]);
+        Ladder([
+            .. letters.Select(Sound),
+            string.Join(' ', "eiunbdrfglspmtao".Except(letters).Take(12 - letters.Length).Select(Sound)),
+        ]);
 
-    private static string Sound(char letter) => Correspondence.All.First(c => c.Grapheme.Text == $"{letter}" && (c.SoundText == $"{letter}" || "æeɪɒʌ".Contains(c.SoundText, StringComparison.Ordinal) || c.Notation == "c=k")).Notation;
+    private static string Sound(char letter) =>
+        Correspondence
+            .All.First(c =>
+                c.Grapheme.Text == $"{letter}"
+                && (
+                    c.SoundText == $"{letter}"
+                    || "æeɪɒʌ".Contains(c.SoundText, StringComparison.Ordinal)
+                    || c.Notation == "c=k"
+                )
+            )
+            .Notation;
 
     private static bool Warns(Ladder ladder, WarningKind kind, params string[] arguments) =>
-        LadderAnalysis.Of(ladder, Index).Warnings.Any(w => w.Kind == kind && arguments.SequenceEqual(w.Arguments.Take(arguments.Length)));
+        LadderAnalysis
+            .Of(ladder, Index)
+            .Warnings.Any(w => w.Kind == kind && arguments.SequenceEqual(w.Arguments.Take(arguments.Length)));
 
     [Fact]
     public void Too_few_words_early_are_told_and_enough_are_not()
@@ -227,7 +315,12 @@ public class LadderAnalysisTests
     [InlineData("short-vowels-first", "short-before-long", "a=æ|ee=iː|m=m", "a=æ|m=m|ee=iː")]
     [InlineData("short-vowels-first", "splits-before-pairs", "a=æ|ee=iː|a-e=eɪ", "a=æ|a-e=eɪ|ee=iː")]
     [InlineData("short-vowels-first", "ar-and-or-first", "ar=ɑː|er=ɜː|or=ɔː", "ar=ɑː|or=ɔː|er=ɜː")]
-    public void A_rule_of_the_school_of_order_that_is_broken_is_named(string approach, string rule, string broken, string kept)
+    public void A_rule_of_the_school_of_order_that_is_broken_is_named(
+        string approach,
+        string rule,
+        string broken,
+        string kept
+    )
     {
         Assert.True(Warns(Ladder(broken.Split('|')) with { Approach = approach }, WarningKind.ApproachLeft, rule));
         Assert.False(Warns(Ladder(kept.Split('|')) with { Approach = approach }, WarningKind.ApproachLeft));
@@ -239,6 +332,24 @@ public class LadderAnalysisTests
     {
         var family = Ladder("ai=eɪ", "ay=eɪ") with { Approach = "own" };
         Assert.True(Warns(family, WarningKind.SecondSpelling));
-        Assert.False(Warns(family with { Rungs = family.Rungs.Add(new Rung("sort", "all", [], Patterns.None, [], null, RungKind.Sort)) }, WarningKind.SecondSpelling));
+        Assert.False(
+            Warns(
+                family with
+                {
+                    Rungs = family.Rungs.Add(
+                        new Rung(
+                            Id: "sort",
+                            Stage: "all",
+                            Correspondences: [],
+                            Patterns: Patterns.None,
+                            Tricky: [],
+                            Reason: null,
+                            Kind: RungKind.Sort
+                        )
+                    ),
+                },
+                WarningKind.SecondSpelling
+            )
+        );
     }
 }

@@ -15,7 +15,8 @@ public class MadeUpTests
 {
     private static readonly MadeUpJudge Judge = new(Given.Lexicon, null, Accent.SouthernBritish);
 
-    private static Taught After(int rungs, Accent? accent = null) => Given.LettersFirst.TaughtAfter(rungs, Leniencies.All, accent ?? Accent.SouthernBritish);
+    private static Taught After(int rungs, Accent? accent = null) =>
+        Given.LettersFirst.TaughtAfter(rungs, Leniencies.All, accent ?? Accent.SouthernBritish);
 
     [Fact]
     public void The_candidates_judged_by_hand_are_judged_so()
@@ -23,7 +24,10 @@ public class MadeUpTests
         var rows = GoldScore.Rows("madeup.tsv").Select(r => (Gold: r, Judged: Judge.Judge(r[0]))).ToList();
         var misses = rows.Where(r => r.Judged.WillDo != (r.Gold[1] == "yes")).ToList();
         Assert.True(rows.Count >= 100);
-        Assert.True(misses.Count <= rows.Count / 20, string.Join('\n', misses.Select(m => $"{m.Gold[0]} {m.Gold[1]} {m.Judged.Reason}")));
+        Assert.True(
+            misses.Count <= rows.Count / 20,
+            string.Join('\n', misses.Select(m => $"{m.Gold[0]} {m.Gold[1]} {m.Judged.Reason}"))
+        );
         Assert.True(rows.Count(r => MadeUpCommand.Name(r.Judged.Reason) == r.Gold[2]) >= rows.Count * 0.95);
     }
 
@@ -52,7 +56,8 @@ public class MadeUpTests
     [InlineData("two words", MadeUpReason.NotLetters)]
     [InlineData("zib😀", MadeUpReason.NotLetters)]
     [InlineData("thob", MadeUpReason.None)]
-    public void Each_reason_has_its_case(string candidate, MadeUpReason reason) => Assert.Equal(reason, Judge.Judge(candidate).Reason);
+    public void Each_reason_has_its_case(string candidate, MadeUpReason reason) =>
+        Assert.Equal(reason, Judge.Judge(candidate).Reason);
 
     [Fact]
     public void What_was_taught_decides_what_can_be_read_and_in_how_many_ways()
@@ -66,19 +71,24 @@ public class MadeUpTests
 
     [Fact]
     public void Every_word_that_is_made_passes_the_judge_and_is_read_with_what_was_taught() =>
-        Gen.Int[8, 120].Select(Gen.Long, Gen.Int[0, 2]).Sample((rungs, seed, accent) =>
-        {
-            var taught = After(rungs, Accent.All[accent]);
-            var judge = new MadeUpJudge(Given.Lexicon, taught, taught.Accent);
-            var made = new MadeUpMaker(Given.Lexicon, taught).Make(30, seed);
-            Assert.Distinct(made.Select(m => m.Spelling));
-            Assert.All(made, m =>
-            {
-                Assert.Equal(MadeUpReason.None, judge.Judge(m.Spelling).Reason);
-                Assert.True(m.Segmentation.Parts.All(taught.Correspondences.Contains), m.Spelling);
-                Assert.Equal(m.Spelling, m.Segmentation.Rejoin());
-            });
-        }, iter: Given.Deep ? 40 : 4);
+        Gen.Int[8, 120]
+            .Select(Gen.Long, Gen.Int[0, 2])
+            .Sample(
+                (rungs, seed, accent) =>
+                {
+                    var taught = After(rungs, Accent.All[accent]);
+                    var judge = new MadeUpJudge(Given.Lexicon, taught, taught.Accent);
+                    var made = new MadeUpMaker(Given.Lexicon, taught).Make(30, seed);
+                    Assert.Distinct(made.Select(m => m.Spelling));
+                    Assert.All(made, m =>
+                    {
+                        Assert.Equal(MadeUpReason.None, judge.Judge(m.Spelling).Reason);
+                        Assert.True(m.Segmentation.Parts.All(taught.Correspondences.Contains), m.Spelling);
+                        Assert.Equal(m.Spelling, m.Segmentation.Rejoin());
+                    });
+                },
+                iter: Given.Deep ? 40 : 4
+            );
 
     [Fact]
     public void The_same_seed_gives_the_same_words()
@@ -100,10 +110,16 @@ public class MadeUpTests
     [Fact]
     public void Adjacent_consonants_wait_until_they_are_taught()
     {
-        var taught = Given.Taught("s=s a=æ t=t p=p i=ɪ n=n m=m d=d g=g o=ɒ b=b f=f j=dʒ z=z w=w v=v", free: Patterns.None);
-        Assert.All(new MadeUpMaker(Given.Lexicon, taught).Make(20, 1), m => Assert.Matches("^C?VC?$", m.Segmentation.Shape));
+        var taught = Given.Taught(
+            "s=s a=æ t=t p=p i=ɪ n=n m=m d=d g=g o=ɒ b=b f=f j=dʒ z=z w=w v=v",
+            free: Patterns.None
+        );
+        Assert.All(new MadeUpMaker(Given.Lexicon, taught).Make(20, 1), m =>
+            Assert.Matches("^C?VC?$", m.Segmentation.Shape)
+        );
     }
 
     [Fact]
-    public void With_nothing_taught_there_is_nothing_to_make() => Assert.Empty(new MadeUpMaker(Given.Lexicon, Taught.Nothing).Make(10, 1));
+    public void With_nothing_taught_there_is_nothing_to_make() =>
+        Assert.Empty(new MadeUpMaker(Given.Lexicon, Taught.Nothing).Make(10, 1));
 }

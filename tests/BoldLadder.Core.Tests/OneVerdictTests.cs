@@ -13,7 +13,10 @@ using Xunit;
 
 namespace BoldLadder.Core.Tests;
 
-/// <summary>One word has one verdict and one tricky part, wherever it is met: typed into a lesson, in a text, or in a lesson that was stored.</summary>
+/// <summary>
+/// One word has one verdict and one tricky part, wherever it is met: typed into a lesson, in a text, or in a lesson
+/// that was stored.
+/// </summary>
 public class OneVerdictTests
 {
     private static readonly SentencePlaces Places = new(Given.LettersFirst, Leniencies.All, Accent.SouthernBritish);
@@ -46,14 +49,34 @@ public class OneVerdictTests
             var reader = new TokenReader(new StringReader(written));
             var check = new TextCheck(new WordFinder(Given.Lexicon), request.After, tricky);
             Judgement? read = null;
-            while (reader.Read()) if (reader.Kind == TokenKind.Word) read = check.Judge(reader.Token, reader.Kind);
+            while (reader.Read())
+                if (reader.Kind == TokenKind.Word)
+                    read = check.Judge(reader.Token, reader.Kind);
 
             var sentence = new SentenceItem("a:b", false, $"The {written}.", [], [Reason.Of("by-hand")]);
-            var lesson = new Lesson(Lesson.CurrentFormat, new LessonTitle("a", "a", ""), [], [], [new LessonPart(PartKind.Apply, [new Activity("a", ActivityKind.ReadSentence, ResponseMode.SayTogether, 0, [sentence])])], []);
-            var stored = LessonCheck.Problems(lesson, request.Before, request.After, tricky.Append("the").ToHashSet(), Given.Lexicon).SelectMany(p => p.Reasons).ToList();
+            var lesson = new Lesson(
+                Lesson.CurrentFormat,
+                new LessonTitle("a", "a", ""),
+                [],
+                [],
+                [
+                    new LessonPart(
+                        PartKind.Apply,
+                        [new Activity("a", ActivityKind.ReadSentence, ResponseMode.SayTogether, 0, [sentence])]
+                    ),
+                ],
+                []
+            );
+            var stored = LessonCheck
+                .Problems(lesson, request.Before, request.After, tricky.Append("the").ToHashSet(), Given.Lexicon)
+                .SelectMany(p => p.Reasons)
+                .ToList();
 
             Assert.Equal(typed.Status.ToString(), read!.Status.ToString());
-            Assert.Equal(typed.Needs.Select(n => n.ToString()).Distinct(), read.Needs.Select(n => n.ToString()).Distinct());
+            Assert.Equal(
+                typed.Needs.Select(n => n.ToString()).Distinct(),
+                read.Needs.Select(n => n.ToString()).Distinct()
+            );
             Assert.Equal(typed.Status is OwnStatus.Decodable or OwnStatus.Tricky, stored.Count == 0);
             Assert.Equal(typed.Status == OwnStatus.Unknown, stored.Any(r => r.Code == "unknown-word"));
         }
@@ -66,7 +89,16 @@ public class OneVerdictTests
         foreach (var rung in new[] { 20, 60, 100 })
         {
             var request = Given.Request(rung, 3);
-            var tricky = Given.Lexicon.Known.Concat(Given.Lexicon.ForLessons.Where(w => w.Suffix is not null || w.Flags.HasFlag(WordFlags.Bath)).Take(400)).Where(w => !request.After.CanRead(w)).Distinct().Take(500).ToList();
+            var tricky = Given
+                .Lexicon.Known.Concat(
+                    Given
+                        .Lexicon.ForLessons.Where(w => w.Suffix is not null || w.Flags.HasFlag(WordFlags.Bath))
+                        .Take(400)
+                )
+                .Where(w => !request.After.CanRead(w))
+                .Distinct()
+                .Take(500)
+                .ToList();
             var day = request with { TrickyBefore = [.. tricky.Select(w => w.Spelling)] };
             var read = new Activity("practise-read", ActivityKind.ReadWords, ResponseMode.SayTogether, 0, []);
             var (with, _) = OwnItems.Add(day, read, false, string.Join(' ', tricky.Select(w => w.Spelling)), Places);
@@ -74,8 +106,10 @@ public class OneVerdictTests
             foreach (var word in tricky)
             {
                 var part = day.After.TrickyPlaces(word).ToImmutableArray();
-                if (!part.SequenceEqual(ItemMaker.OfWord("a", word, [], day.After).Tricky)) differences.Add($"{word} on a tile");
-                if (!part.SequenceEqual(typed[word.Spelling].Tricky)) differences.Add($"{word} when typed");
+                if (!part.SequenceEqual(ItemMaker.OfWord("a", word, [], day.After).Tricky))
+                    differences.Add($"{word} on a tile");
+                if (!part.SequenceEqual(typed[word.Spelling].Tricky))
+                    differences.Add($"{word} when typed");
             }
             Assert.True(tricky.Count > 100);
         }

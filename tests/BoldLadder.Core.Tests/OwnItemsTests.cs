@@ -31,7 +31,9 @@ public class OwnItemsTests
     public void A_typed_word_gets_a_verdict_with_what_stands_in_the_way(string typed, OwnStatus status, string needs)
     {
         var (request, _) = Day(24);
-        var verdict = OwnItems.Judge(typed, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon, Places).Single();
+        var verdict = OwnItems
+            .Judge(typed, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon, Places)
+            .Single();
         Assert.Equal((status, needs), (verdict.Status, string.Join(' ', verdict.Needs)));
     }
 
@@ -41,7 +43,13 @@ public class OwnItemsTests
         var never = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Never).Spelling;
         foreach (var typed in new[] { never, never.ToUpperInvariant(), $"“{never}!”" })
         {
-            Assert.Equal(OwnStatus.LeftOut, OwnItems.Judge(typed, Day(60).Request.After, new HashSet<string>(), Given.Lexicon, Places).Single().Status);
+            Assert.Equal(
+                OwnStatus.LeftOut,
+                OwnItems
+                    .Judge(typed, Day(60).Request.After, new HashSet<string>(), Given.Lexicon, Places)
+                    .Single()
+                    .Status
+            );
         }
     }
 
@@ -74,14 +82,48 @@ public class OwnItemsTests
         // The last correspondences turn out not to be taught.
         const int Lost = 8;
         var lost = request.Memory.Newest.Take(Lost).ToList();
-        var weaker = request with { Before = Given.Taught(string.Join(' ', request.Before.Correspondences.Except(lost).Where(c => !c.IsBath).Select(c => c.Notation)), Leniencies.All, request.Before.Patterns) };
-        var fresh = new LessonRequest(weaker.Before, request.Today, request.Materials, request.TrickyBefore, request.Memory with { Newest = [.. request.Memory.Newest.Skip(Lost)] }, request.Minutes, request.Seed);
-        var problems = LessonCheck.Problems(lesson, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon);
+        var weaker = request with
+        {
+            Before = Given.Taught(
+                string.Join(
+                    ' ',
+                    request.Before.Correspondences.Except(lost).Where(c => !c.IsBath).Select(c => c.Notation)
+                ),
+                Leniencies.All,
+                request.Before.Patterns
+            ),
+        };
+        var fresh = new LessonRequest(
+            Before: weaker.Before,
+            Today: request.Today,
+            Materials: request.Materials,
+            TrickyBefore: request.TrickyBefore,
+            Memory: request.Memory with
+            {
+                Newest = [.. request.Memory.Newest.Skip(Lost)],
+            },
+            Minutes: request.Minutes,
+            Seed: request.Seed
+        );
+        var problems = LessonCheck.Problems(
+            lesson,
+            fresh.Before,
+            fresh.After,
+            fresh.TrickyToday.ToHashSet(),
+            Given.Lexicon
+        );
         Assert.NotEmpty(problems);
         var mended = LessonRepair.Of(fresh, lesson, problems);
-        Assert.Empty(LessonCheck.Problems(mended, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon));
+        Assert.Empty(
+            LessonCheck.Problems(mended, fresh.Before, fresh.After, fresh.TrickyToday.ToHashSet(), Given.Lexicon)
+        );
         var broken = problems.Select(p => p.ItemId).ToHashSet();
-        var sound = lesson.Activities.Where(a => a.Kind != ActivityKind.WordChain).SelectMany(a => a.Items).Select(i => i.Id).Where(i => !broken.Contains(i)).ToHashSet();
+        var sound = lesson
+            .Activities.Where(a => a.Kind != ActivityKind.WordChain)
+            .SelectMany(a => a.Items)
+            .Select(i => i.Id)
+            .Where(i => !broken.Contains(i))
+            .ToHashSet();
         Assert.Superset(sound, mended.Activities.SelectMany(a => a.Items).Select(i => i.Id).ToHashSet());
         Assert.Same(mended, LessonRepair.Of(fresh, mended, []));
     }
@@ -91,12 +133,20 @@ public class OwnItemsTests
     {
         var asked = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Ask).Spelling;
         var never = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Never).Spelling;
-        var own = SchoolWords.Over(Given.Lexicon,
-        [
-            new("ship", SchoolVerdict.Ban, null, "x"), new(asked, SchoolVerdict.Allow, null, "x"), new(never, SchoolVerdict.Allow, null, "x"),
-            new("often", SchoolVerdict.Correct, SchoolWords.Cut("often", "o|f|t|e|n", "ɒ|f|t|ə|n"), "x"), new("nosuchword", SchoolVerdict.Ban, null, "x"),
-        ]);
-        Assert.Equal((Suitability.Never, Suitability.Use, Suitability.Never), (own.Find("ship")!.Suitability, own.Find(asked)!.Suitability, own.Find(never)!.Suitability));
+        var own = SchoolWords.Over(
+            Given.Lexicon,
+            [
+                new("ship", SchoolVerdict.Ban, null, "x"),
+                new(asked, SchoolVerdict.Allow, null, "x"),
+                new(never, SchoolVerdict.Allow, null, "x"),
+                new("often", SchoolVerdict.Correct, SchoolWords.Cut("often", "o|f|t|e|n", "ɒ|f|t|ə|n"), "x"),
+                new("nosuchword", SchoolVerdict.Ban, null, "x"),
+            ]
+        );
+        Assert.Equal(
+            (Suitability.Never, Suitability.Use, Suitability.Never),
+            (own.Find("ship")!.Suitability, own.Find(asked)!.Suitability, own.Find(never)!.Suitability)
+        );
         Assert.DoesNotContain(own.ForLessons, w => w.Spelling == "ship");
         Assert.Equal("o|f|t|e|n", own.Find("often")!.Segmentation.Graphemes);
         Assert.Same(Given.Word("cat"), own.Find("cat"));
@@ -109,9 +159,13 @@ public class OwnItemsTests
     [Fact]
     public void Sentences_and_texts_with_a_word_the_school_banned_do_not_come()
     {
-        bool Has(IEnumerable<Sentence> sentences) => sentences.SelectMany(s => s.Tokens).Any(t => t.Word.Spelling == "cat");
+        bool Has(IEnumerable<Sentence> sentences) =>
+            sentences.SelectMany(s => s.Tokens).Any(t => t.Word.Spelling == "cat");
         var own = Given.Materials.With(SchoolWords.Over(Given.Lexicon, [new("cat", SchoolVerdict.Ban, null, "x")]));
-        var (before, after) = (new LessonWork(Given.Request(110, 1)), new LessonWork(Given.Request(110, 1) with { Materials = own }));
+        var (before, after) = (
+            new LessonWork(Given.Request(110, 1)),
+            new LessonWork(Given.Request(110, 1) with { Materials = own })
+        );
         Assert.True(Has(before.Sentences));
         Assert.False(Has(after.Sentences));
         Assert.Equal(before.Sentences.Where(s => !Has([s])).Select(s => s.Text), after.Sentences.Select(s => s.Text));
@@ -122,14 +176,30 @@ public class OwnItemsTests
     [Fact]
     public void A_word_kept_from_a_group_is_in_no_clue_and_no_sentence_that_is_dictated()
     {
-        List<string> Said(LessonRequest request, ActivityKind kind) => [.. (Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, 6)?.Items ?? [])
-            .SelectMany(i => i switch { CrosswordItem c => c.Lines.Select(l => l.Clue), WordItem w => [w.Sentence], _ => [] }).OfType<string>().SelectMany(t => t.ToLowerInvariant().Split(' '))];
+        List<string> Said(LessonRequest request, ActivityKind kind) =>
+            [
+                .. (Chooser.Make(new LessonWork(request), kind, ActivityFacts.Of(kind).Part, 6)?.Items ?? [])
+                    .SelectMany(i =>
+                        i switch
+                        {
+                            CrosswordItem c => c.Lines.Select(l => l.Clue),
+                            WordItem w => [w.Sentence],
+                            _ => [],
+                        }
+                    )
+                    .OfType<string>()
+                    .SelectMany(t => t.ToLowerInvariant().Split(' ')),
+            ];
         foreach (var kind in new[] { ActivityKind.Crossword, ActivityKind.SpellWords })
         {
             // The days of words that sound like others: a sentence is said with them.
-            var days = new[] { "or=ɔː", "ea=iː", "ar=ɑː", "er=ɜː" }.SelectMany(n => Enumerable.Range(1, 4).Select(seed => Given.Request(Given.RungOf(n), seed))).ToList();
+            var days = new[] { "or=ɔː", "ea=iː", "ar=ɑː", "er=ɜː" }
+                .SelectMany(n => Enumerable.Range(1, 4).Select(seed => Given.Request(Given.RungOf(n), seed)))
+                .ToList();
             Assert.Contains(days, d => Said(d, kind).Contains("the"));
-            Assert.All(days, d => Assert.DoesNotContain("the", Said(d with { Avoid = new HashSet<string> { "the" } }, kind)));
+            Assert.All(days, d =>
+                Assert.DoesNotContain("the", Said(d with { Avoid = new HashSet<string> { "the" } }, kind))
+            );
         }
     }
 
@@ -138,20 +208,37 @@ public class OwnItemsTests
     {
         var lessons = new[] { 30, 31, 32 }.Select(r => Day(r).Lesson).ToList();
         var gathered = Gathering.Of(lessons);
-        var spelled = lessons.SelectMany(l => l.Activities).Where(a => a.Kind == ActivityKind.SpellWords).SelectMany(a => a.Items).OfType<WordItem>().ToList();
-        Assert.All(spelled, w => Assert.All(w.Graphemes.Split('|').GroupBy(g => g), g => Assert.True(gathered.Tiles.Single(t => t.Grapheme == g.Key).Count >= g.Count())));
+        var spelled = lessons
+            .SelectMany(l => l.Activities)
+            .Where(a => a.Kind == ActivityKind.SpellWords)
+            .SelectMany(a => a.Items)
+            .OfType<WordItem>()
+            .ToList();
+        Assert.All(spelled, w =>
+            Assert.All(w.Graphemes.Split('|').GroupBy(g => g), g =>
+                Assert.True(gathered.Tiles.Single(t => t.Grapheme == g.Key).Count >= g.Count())
+            )
+        );
         Assert.Equal(gathered.Words.Length, gathered.Words.Select(w => w.Word).Distinct().Count());
-        Assert.Superset(lessons.SelectMany(l => l.Activities).SelectMany(a => a.Items).OfType<CardItem>().Select(c => c.Correspondence).ToHashSet(), gathered.Cards.Select(c => c.Correspondence).ToHashSet());
+        Assert.Superset(
+            lessons
+                .SelectMany(l => l.Activities)
+                .SelectMany(a => a.Items)
+                .OfType<CardItem>()
+                .Select(c => c.Correspondence)
+                .ToHashSet(),
+            gathered.Cards.Select(c => c.Correspondence).ToHashSet()
+        );
         Assert.Empty(Gathering.Of([]).Cards);
     }
 
     [Theory]
-    [InlineData("sh=ʃ", PlaceInWord.End, "fish", true)]
-    [InlineData("sh=ʃ", PlaceInWord.End, "ship", false)]
+    [InlineData("sh=ʃ", Place.End, "fish", true)]
+    [InlineData("sh=ʃ", Place.End, "ship", false)]
     [InlineData("sh=ʃ", null, "ship", true)]
     [InlineData("a=ɑː", null, "bath", true)]
-    [InlineData("ow=aʊ", PlaceInWord.Middle, "town", true)]
-    public void A_query_asks_where_a_correspondence_stands(string with, PlaceInWord? at, string word, bool fits) =>
+    [InlineData("ow=aʊ", Place.Middle, "town", true)]
+    public void A_query_asks_where_a_correspondence_stands(string with, Place? at, string word, bool fits) =>
         Assert.Equal(fits, new WordQuery(With: Correspondence.Parse(with), At: at).Fits(Given.Word(word)));
 
     [Fact]

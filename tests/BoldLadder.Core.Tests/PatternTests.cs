@@ -10,7 +10,8 @@ namespace BoldLadder.Core.Tests;
 
 public class PatternTests
 {
-    private static string Ids(string word) => string.Join(' ', new WordFinder(Given.Lexicon).Find(word).Word!.Patterns.Each().Select(p => p.Id()));
+    private static string Ids(string word) =>
+        string.Join(' ', new WordFinder(Given.Lexicon).Find(word).Word!.Patterns.Each().Select(p => p.Id()));
 
     [Theory]
     [InlineData("stop", "adjacent-start")]
@@ -64,14 +65,20 @@ public class PatternTests
     [Fact]
     public void A_suffixed_word_is_decodable_when_base_suffix_and_join_are()
     {
-        Assert.Equal(["suffix-es"], Given.Taught("w=w i=ɪ sh=ʃ", free: Patterns.None).Obstacles(Given.Word("wishes")).Select(o => o.ToString()));
+        Assert.Equal(
+            ["suffix-es"],
+            Given.Taught("w=w i=ɪ sh=ʃ", free: Patterns.None).Obstacles(Given.Word("wishes")).Select(o => o.ToString())
+        );
         Assert.Equal("a|g|r|ee|d", Given.Word("agreed").Segmentation.Graphemes);
         var taught = Given.Taught("h=h o-e=əʊ p=p ed=t", free: Patterns.All);
         Assert.True(taught.CanRead(Given.Word("hope")));
         Assert.True(taught.CanRead(Given.Word("hoped")));
         Assert.Empty(taught.TrickyPlaces(Given.Word("hoped")));
         Assert.False(Given.Taught("h=h p=p ed=t", free: Patterns.All).CanRead(Given.Word("hoped")));
-        Assert.Equal(["o=əʊ"], Given.Taught("h=h p=p ed=t", free: Patterns.All).Obstacles(Given.Word("hoped")).Select(o => o.ToString()));
+        Assert.Equal(
+            ["o=əʊ"],
+            Given.Taught("h=h p=p ed=t", free: Patterns.All).Obstacles(Given.Word("hoped")).Select(o => o.ToString())
+        );
     }
 
     [Theory]
@@ -90,9 +97,20 @@ public class PatternTests
     [Fact]
     public void Every_changed_base_is_spelled_as_the_base_is()
     {
-        var joined = Given.Lexicon.Words.Where(w => w.Suffix is not null).Select(w => (Word: w, Needs: w.NeedsIn(Accent.SouthernBritish))).Where(w => w.Needs.OfBase is not null).ToList();
+        var joined = Given
+            .Lexicon.Words.Where(w => w.Suffix is not null)
+            .Select(w => (Word: w, Needs: w.NeedsIn(Accent.SouthernBritish)))
+            .Where(w => w.Needs.OfBase is not null)
+            .ToList();
         Assert.True(joined.Count > 3000);
-        Assert.All(joined, w => Assert.Equal(w.Word.Suffix!.Base, new Segmentation(w.Needs.Parts[..^w.Word.Suffix.Parts].SetItem(w.Needs.ChangedAt, w.Needs.OfBase!)).Rejoin()));
+        Assert.All(joined, w =>
+            Assert.Equal(
+                w.Word.Suffix!.Base,
+                new Segmentation(
+                    w.Needs.Parts[..^w.Word.Suffix.Parts].SetItem(w.Needs.ChangedAt, w.Needs.OfBase!)
+                ).Rejoin()
+            )
+        );
     }
 
     [Theory]
@@ -105,5 +123,8 @@ public class PatternTests
     [InlineData("buzz", "ɪ+z", "d")]
     [InlineData("laugh", "s", "t")]
     public void What_s_and_ed_say_follows_the_last_sound(string word, string s, string ed) =>
-        Assert.Equal((s, ed), (EndingSounds.OfS(Given.Word(word).Segmentation), EndingSounds.OfEd(Given.Word(word).Segmentation)));
+        Assert.Equal(
+            (s, ed),
+            (EndingSounds.OfS(Given.Word(word).Segmentation), EndingSounds.OfEd(Given.Word(word).Segmentation))
+        );
 }

@@ -30,11 +30,24 @@ public class PlannerTests
         {
             var request = Given.Request(rung, seed, Pace.Lengths[(int)(seed % 4)]);
             var lesson = LessonPlanner.Plan(request);
-            Assert.Equal([PartKind.Revisit, PartKind.Teach, PartKind.Practise, PartKind.Apply], lesson.Parts.Select(p => p.Kind));
+            Assert.Equal(
+                [PartKind.Revisit, PartKind.Teach, PartKind.Practise, PartKind.Apply],
+                lesson.Parts.Select(p => p.Kind)
+            );
             Assert.All(lesson.Parts, p => Assert.Contains(p.Activities, a => a.Items.Length > 0));
-            Assert.Empty(LessonCheck.Problems(lesson, request.Before, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon));
-            foreach (var item in ToRead(lesson, PartKind.Revisit, ActivityKind.RecentWords)) Assert.True(request.Before.CanRead(Given.Word(item.Word)), $"{rung}: {item.Word}");
-            foreach (var item in ToRead(lesson, PartKind.Practise)) Assert.True(request.After.CanRead(Given.Word(item.Word)), $"{rung}: {item.Word}");
+            Assert.Empty(
+                LessonCheck.Problems(
+                    lesson,
+                    request.Before,
+                    request.After,
+                    request.TrickyToday.ToHashSet(),
+                    Given.Lexicon
+                )
+            );
+            foreach (var item in ToRead(lesson, PartKind.Revisit, ActivityKind.RecentWords))
+                Assert.True(request.Before.CanRead(Given.Word(item.Word)), $"{rung}: {item.Word}");
+            foreach (var item in ToRead(lesson, PartKind.Practise))
+                Assert.True(request.After.CanRead(Given.Word(item.Word)), $"{rung}: {item.Word}");
         }
     }
 
@@ -45,10 +58,18 @@ public class PlannerTests
         for (var rung = 0; rung < Rungs; rung += Step)
         {
             var request = Given.Request(rung, seed);
-            foreach (var activity in LessonPlanner.Plan(request).Parts[2].Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords))
+            foreach (
+                var activity in LessonPlanner
+                    .Plan(request)
+                    .Parts[2]
+                    .Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords)
+            )
             {
                 var own = activity.Items.Cast<WordItem>().Count(i => Usable.Shows(request.Today, Given.Word(i.Word)));
-                Assert.True(own * 3 >= activity.Items.Length * 2, $"{request.Today.Label} {activity.Id}: {own} of {activity.Items.Length}");
+                Assert.True(
+                    own * 3 >= activity.Items.Length * 2,
+                    $"{request.Today.Label} {activity.Id}: {own} of {activity.Items.Length}"
+                );
             }
         }
     }
@@ -63,11 +84,13 @@ public class PlannerTests
             var words = Usable.Showing(request.Today, request.After, Given.Lexicon.Words).Count();
             var lesson = LessonPlanner.Plan(request);
             Assert.Equal(words < LessonDays.FewWords, lesson.Notes.Any(n => n.Code == "few-words"));
-            if (words >= LessonDays.FewWords) continue;
+            if (words >= LessonDays.FewWords)
+                continue;
             few++;
             var kinds = lesson.Parts[2].Activities.Select(a => a.Kind).ToList();
             Assert.Contains(ActivityKind.OralBlending, kinds);
-            if (request.Before.Correspondences.Count > 0) Assert.Contains(ActivityKind.SpotGrapheme, kinds);
+            if (request.Before.Correspondences.Count > 0)
+                Assert.Contains(ActivityKind.SpotGrapheme, kinds);
             Assert.Contains(ActivityKind.Formation, kinds);
         }
         Assert.InRange(few, 1, Math.Max(1, Rungs * 15 / 100 / Step));
@@ -76,8 +99,14 @@ public class PlannerTests
     [Fact]
     public void The_same_request_gives_the_same_lesson_and_another_seed_another()
     {
-        Assert.Equal(LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))), LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))));
-        Assert.NotEqual(LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))), LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 8))));
+        Assert.Equal(
+            LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))),
+            LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7)))
+        );
+        Assert.NotEqual(
+            LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 7))),
+            LessonDocument.Write(LessonPlanner.Plan(Given.Request(30, 8)))
+        );
     }
 
     [Theory]
@@ -90,7 +119,10 @@ public class PlannerTests
         for (var rung = 0; rung < Rungs; rung += Step)
         {
             var lesson = LessonPlanner.Plan(Given.Request(rung, 3, minutes));
-            Assert.True(lesson.Minutes <= minutes, $"{Given.LettersFirst.Rungs[rung].Label}: {lesson.Minutes} of {minutes}");
+            Assert.True(
+                lesson.Minutes <= minutes,
+                $"{Given.LettersFirst.Rungs[rung].Label}: {lesson.Minutes} of {minutes}"
+            );
         }
     }
 
@@ -98,9 +130,21 @@ public class PlannerTests
     public void Cards_are_shuffled_and_never_have_what_is_new_today()
     {
         var cards = LessonPlanner.Plan(Given.Request(28, 1)).Find("revisit-cards")!.Items.Cast<CardItem>().ToList();
-        Assert.DoesNotContain(cards, c => Given.LettersFirst.Rungs[28].Correspondences.Any(t => t.Notation == c.Correspondence));
-        Assert.NotEqual(cards.Select(c => c.Correspondence), cards.Select(c => c.Correspondence).Order(StringComparer.Ordinal));
-        Assert.NotEqual(cards.Select(c => c.Correspondence), LessonPlanner.Plan(Given.Request(28, 2)).Find("revisit-cards")!.Items.Cast<CardItem>().Select(c => c.Correspondence));
+        Assert.DoesNotContain(cards, c =>
+            Given.LettersFirst.Rungs[28].Correspondences.Any(t => t.Notation == c.Correspondence)
+        );
+        Assert.NotEqual(
+            cards.Select(c => c.Correspondence),
+            cards.Select(c => c.Correspondence).Order(StringComparer.Ordinal)
+        );
+        Assert.NotEqual(
+            cards.Select(c => c.Correspondence),
+            LessonPlanner
+                .Plan(Given.Request(28, 2))
+                .Find("revisit-cards")!
+                .Items.Cast<CardItem>()
+                .Select(c => c.Correspondence)
+        );
     }
 
     [Fact]
@@ -108,14 +152,29 @@ public class PlannerTests
     {
         var request = Given.Request(28, 1);
         var recall = request.Memory.Seen.ToDictionary(r => r.Key, r => r.Key.Notation == "g=g" ? 60 : 1);
-        Assert.Contains(LessonPlanner.Plan(request with { Memory = request.Memory with { Seen = recall } }).Find("revisit-cards")!.Items.Cast<CardItem>(), c => c.Correspondence == "g=g");
+        Assert.Contains(
+            LessonPlanner
+                .Plan(request with { Memory = request.Memory with { Seen = recall } })
+                .Find("revisit-cards")!
+                .Items.Cast<CardItem>(),
+            c => c.Correspondence == "g=g"
+        );
     }
 
     [Fact]
     public void Recent_words_use_what_was_taught_last_even_when_older_cards_were_just_seen()
     {
         var request = Given.Request(34, 1);
-        request = request with { Memory = request.Memory with { Seen = request.Memory.Seen.ToDictionary(r => r.Key, r => request.Memory.Newest.Take(6).Contains(r.Key) ? 6 : 1) } };
+        request = request with
+        {
+            Memory = request.Memory with
+            {
+                Seen = request.Memory.Seen.ToDictionary(
+                    r => r.Key,
+                    r => request.Memory.Newest.Take(6).Contains(r.Key) ? 6 : 1
+                ),
+            },
+        };
         var words = LessonPlanner.Plan(request).Find("revisit-words")!.Items.Cast<WordItem>().ToList();
         Assert.NotEmpty(words);
         Assert.All(words, w => Assert.Contains(request.Memory.Newest.Take(6), Given.Word(w.Word).Contains));
@@ -126,9 +185,17 @@ public class PlannerTests
     {
         for (var rung = 0; rung < Rungs; rung += Step)
         {
-            foreach (var activity in LessonPlanner.Plan(Given.Request(rung, 5)).Activities.Where(a => a.Kind == ActivityKind.SpellWords))
+            foreach (
+                var activity in LessonPlanner
+                    .Plan(Given.Request(rung, 5))
+                    .Activities.Where(a => a.Kind == ActivityKind.SpellWords)
+            )
             {
-                Assert.All(activity.Items.Cast<WordItem>().Where(i => i.Sentence is null), i => Assert.DoesNotContain(Given.Lexicon.Homophones(Given.Word(i.Word), Accent.SouthernBritish), h => h.Zipf >= 3));
+                Assert.All(activity.Items.Cast<WordItem>().Where(i => i.Sentence is null), i =>
+                    Assert.DoesNotContain(Given.Lexicon.Homophones(Given.Word(i.Word), Accent.SouthernBritish), h =>
+                        h.Zipf >= 3
+                    )
+                );
             }
         }
     }
@@ -154,15 +221,32 @@ public class PlannerTests
         {
             var request = Given.Request(rung, 4);
             var lesson = LessonPlanner.Plan(request);
-            foreach (var activity in lesson.Parts[2].Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords))
+            foreach (
+                var activity in lesson
+                    .Parts[2]
+                    .Activities.Where(a => a.Kind is ActivityKind.ReadWords or ActivityKind.SpellWords)
+            )
             {
-                foreach (var changed in new[] { LessonPlanner.Refill(request, lesson, activity, 9), LessonPlanner.ReplaceOne(request, lesson, activity, activity.Items[^1].Id, 9) })
+                foreach (
+                    var changed in new[]
+                    {
+                        LessonPlanner.Refill(request, lesson, activity, 9),
+                        LessonPlanner.ReplaceOne(request, lesson, activity, activity.Items[^1].Id, 9),
+                    }
+                )
                 {
                     Assert.InRange(changed.Items.Length, 1, activity.Items.Length);
                     Assert.Equal(changed.Items.Length, changed.Items.Select(i => i.Id).Distinct().Count());
-                    Assert.All(changed.Items.Cast<WordItem>(), i => Assert.True(request.After.CanRead(Given.Word(i.Word)), i.Word));
-                    var own = changed.Items.Cast<WordItem>().Count(i => Usable.Shows(request.Today, Given.Word(i.Word)));
-                    Assert.True(own * 3 >= changed.Items.Length * 2, $"{request.Today.Label} {changed.Id}: {own} of {changed.Items.Length}");
+                    Assert.All(changed.Items.Cast<WordItem>(), i =>
+                        Assert.True(request.After.CanRead(Given.Word(i.Word)), i.Word)
+                    );
+                    var own = changed
+                        .Items.Cast<WordItem>()
+                        .Count(i => Usable.Shows(request.Today, Given.Word(i.Word)));
+                    Assert.True(
+                        own * 3 >= changed.Items.Length * 2,
+                        $"{request.Today.Label} {changed.Id}: {own} of {changed.Items.Length}"
+                    );
                 }
             }
         }
@@ -184,7 +268,13 @@ public class PlannerTests
         var lesson = LessonPlanner.Plan(request);
         var activity = LessonPlanner.Another(request, lesson, part, kind, 5, 4)!;
         var at = activity.Items.ToList().FindIndex(i => i is not CardItem { Reasons: [{ Code: "show-it" }] });
-        var with = lesson with { Parts = [.. lesson.Parts.Select(p => p.Kind == part ? p with { Activities = p.Activities.Add(activity) } : p)] };
+        var with = lesson with
+        {
+            Parts =
+            [
+                .. lesson.Parts.Select(p => p.Kind == part ? p with { Activities = p.Activities.Add(activity) } : p),
+            ],
+        };
         var changed = LessonPlanner.ReplaceOne(request, with, activity, activity.Items[at].Id, 6);
         Assert.DoesNotContain(activity.Items, i => i.Id == changed.Items[at].Id);
         Assert.Equal(activity.Items.RemoveAt(at).Select(i => i.Id), changed.Items.RemoveAt(at).Select(i => i.Id));
@@ -193,7 +283,12 @@ public class PlannerTests
     [Fact]
     public void Every_word_says_why_it_was_chosen()
     {
-        var reasons = LessonPlanner.Plan(Given.Request(Given.RungOf("ee=iː"), 1)).Find("practise-read")!.Items.Cast<WordItem>().Select(i => i.Reasons).ToList();
+        var reasons = LessonPlanner
+            .Plan(Given.Request(Given.RungOf("ee=iː"), 1))
+            .Find("practise-read")!
+            .Items.Cast<WordItem>()
+            .Select(i => i.Reasons)
+            .ToList();
         Assert.All(reasons, r => Assert.Contains(r, x => x.Code == "taps"));
         Assert.Contains(reasons, r => r.Any(x => x.Code == "uses" && x.Arguments[0] == "ee"));
         Assert.Contains(reasons, r => r.Any(x => x.Code == "brings-back"));
@@ -213,18 +308,47 @@ public class PlannerTests
         var lesson = LessonPlanner.Plan(Given.Request(20, 1));
         var written = LessonDocument.Write(lesson);
         Assert.Equal(written, LessonDocument.Write(LessonDocument.Read(written)));
-        Assert.Throws<FormatException>(() => LessonDocument.Read(written.Replace($"\"format\":{Lesson.CurrentFormat}", "\"format\":9", StringComparison.Ordinal)));
+        Assert.Throws<FormatException>(() =>
+            LessonDocument.Read(
+                written.Replace($"\"format\":{Lesson.CurrentFormat}", "\"format\":9", StringComparison.Ordinal)
+            )
+        );
         Assert.Throws<FormatException>(() => LessonDocument.Read("{"));
-        var late = """{"format":1,"target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-pattern","response":"listen","seconds":1,"items":[{"id":"i","kept":false,"pattern":"suffix-s","$type":"pattern"}]}]}]}""";
+        var late =
+            """{"format":1,"target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-pattern","response":"listen","seconds":1,"items":[{"id":"i","kept":false,"pattern":"suffix-s","$type":"pattern"}]}]}]}""";
         Assert.IsType<PatternItem>(LessonDocument.Read(late).Find("x")!.Items[0]);
-        Assert.Contains("items", Assert.Throws<FormatException>(() => LessonDocument.Read(late.Replace("\"items\"", "\"things\"", StringComparison.Ordinal))).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "items",
+            Assert
+                .Throws<FormatException>(() =>
+                    LessonDocument.Read(late.Replace("\"items\"", "\"things\"", StringComparison.Ordinal))
+                )
+                .Message,
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
-    [InlineData("""{"format":1,"rungId":"ai=eɪ","target":["ai=eɪ","ay=eɪ"],"patterns":[],"notes":[],"parts":[]}""", "ai=eɪ", "ai ay")]
-    [InlineData("""{"format":1,"rungId":"r7","target":[],"patterns":["suffix-s"],"notes":[],"parts":[]}""", "r7", "suffix-s")]
-    [InlineData("""{"format":1,"rungId":"check-day","target":[],"patterns":[],"notes":[],"parts":[]}""", "check-day", "check-day")]
-    [InlineData("""{"format":1,"rungId":"r8","target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-tricky-word","response":"listen","seconds":1,"items":[]}]}]}""", "r8", "tricky-day")]
+    [InlineData(
+        """{"format":1,"rungId":"ai=eɪ","target":["ai=eɪ","ay=eɪ"],"patterns":[],"notes":[],"parts":[]}""",
+        "ai=eɪ",
+        "ai ay"
+    )]
+    [InlineData(
+        """{"format":1,"rungId":"r7","target":[],"patterns":["suffix-s"],"notes":[],"parts":[]}""",
+        "r7",
+        "suffix-s"
+    )]
+    [InlineData(
+        """{"format":1,"rungId":"check-day","target":[],"patterns":[],"notes":[],"parts":[]}""",
+        "check-day",
+        "check-day"
+    )]
+    [InlineData(
+        """{"format":1,"rungId":"r8","target":[],"patterns":[],"notes":[],"parts":[{"kind":"teach","activities":[{"id":"x","kind":"new-tricky-word","response":"listen","seconds":1,"items":[]}]}]}""",
+        "r8",
+        "tricky-day"
+    )]
     [InlineData("""{"format":1,"target":[],"patterns":[],"notes":[],"parts":[]}""", "", "review-day")]
     public void A_lesson_of_the_first_format_is_given_its_title(string first, string rung, string label)
     {
@@ -252,6 +376,11 @@ public class PlannerTests
         Assert.NotNull(ai.MiddleExample);
     }
 
-    private static IEnumerable<WordItem> ToRead(Lesson lesson, PartKind part, ActivityKind? kind = null) => lesson.Parts.Single(p => p.Kind == part).Activities
-        .Where(a => kind is null || a.Kind == kind).SelectMany(a => a.Items).OfType<WordItem>().Where(i => !i.Oral);
+    private static IEnumerable<WordItem> ToRead(Lesson lesson, PartKind part, ActivityKind? kind = null) =>
+        lesson
+            .Parts.Single(p => p.Kind == part)
+            .Activities.Where(a => kind is null || a.Kind == kind)
+            .SelectMany(a => a.Items)
+            .OfType<WordItem>()
+            .Where(i => !i.Oral);
 }

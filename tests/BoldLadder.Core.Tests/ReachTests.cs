@@ -15,18 +15,27 @@ public class ReachTests
     {
         for (var rung = -1; rung < Given.LettersFirst.Rungs.Length; rung++)
         {
-            if (Given.LettersFirst.TaughtAfter(rung + 1, leniencies, accent).CanRead(Given.Word(word))) return rung;
+            if (Given.LettersFirst.TaughtAfter(rung + 1, leniencies, accent).CanRead(Given.Word(word)))
+                return rung;
         }
         return null;
     }
 
     [Fact]
     public void The_rung_of_a_word_is_the_first_after_which_it_can_be_read() =>
-        Gen.Int[0, 20_000].Select(Gen.Int[0, 63], Gen.Int[0, Accent.All.Length - 1]).Sample((at, leniencies, accent) =>
-        {
-            var word = Given.Lexicon.Words[at];
-            Assert.Equal(ByTrying(word.Spelling, (Leniencies)leniencies, Accent.All[accent]), Given.LettersFirst.ReachIn((Leniencies)leniencies, Accent.All[accent]).RungOf(word));
-        }, iter: 60);
+        Gen.Int[0, 20_000]
+            .Select(Gen.Int[0, 63], Gen.Int[0, Accent.All.Length - 1])
+            .Sample(
+                (at, leniencies, accent) =>
+                {
+                    var word = Given.Lexicon.Words[at];
+                    Assert.Equal(
+                        ByTrying(word.Spelling, (Leniencies)leniencies, Accent.All[accent]),
+                        Given.LettersFirst.ReachIn((Leniencies)leniencies, Accent.All[accent]).RungOf(word)
+                    );
+                },
+                iter: 60
+            );
 
     [Fact]
     public void A_tricky_word_graduates_or_is_never_decodable_on_the_ladder()
@@ -44,6 +53,9 @@ public class ReachTests
     public void The_tricky_part_is_what_was_not_taught(string word, string taught, string tricky)
     {
         var parts = Given.Word(word).Segmentation.Parts;
-        Assert.Equal(tricky, string.Join(' ', Given.Taught(taught).TrickyPlaces(Given.Word(word)).Select(p => parts[p].Grapheme.Text)));
+        Assert.Equal(
+            tricky,
+            string.Join(' ', Given.Taught(taught).TrickyPlaces(Given.Word(word)).Select(p => parts[p].Grapheme.Text))
+        );
     }
 }

@@ -19,16 +19,22 @@ public class SoundsAndSpellingTests
     [InlineData("m", true)]
     [InlineData("t", false)]
     [InlineData("iː", true)]
-    public void A_sound_knows_whether_it_can_be_held(string symbol, bool held) => Assert.Equal(held, Sound.Parse(symbol).CanBeHeld);
+    public void A_sound_knows_whether_it_can_be_held(string symbol, bool held) =>
+        Assert.Equal(held, Sound.Parse(symbol).CanBeHeld);
 
     [Theory]
     [InlineData("i:", "iː")]
     [InlineData("ɡ", "g")]
-    public void Typed_variants_of_a_symbol_are_accepted(string typed, string symbol) => Assert.Equal(symbol, Sound.Parse(typed).Symbol);
+    public void Typed_variants_of_a_symbol_are_accepted(string typed, string symbol) =>
+        Assert.Equal(symbol, Sound.Parse(typed).Symbol);
 
     [Fact]
     public void An_unknown_correspondence_names_the_known_ones_for_its_letters() =>
-        Assert.Contains("ow=aʊ", Assert.Throws<FormatException>(() => Correspondence.Parse("ow=iː")).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "ow=aʊ",
+            Assert.Throws<FormatException>(() => Correspondence.Parse("ow=iː")).Message,
+            StringComparison.Ordinal
+        );
 
     [Theory]
     [InlineData("sh", GraphemeKind.Digraph)]
@@ -38,7 +44,8 @@ public class SoundsAndSpellingTests
     [InlineData("ough", GraphemeKind.FourLetter)]
     [InlineData("a-e", GraphemeKind.SplitDigraph)]
     [InlineData("t", GraphemeKind.SingleLetter)]
-    public void A_grapheme_has_a_kind(string grapheme, GraphemeKind kind) => Assert.Equal(kind, new Grapheme(grapheme).Kind);
+    public void A_grapheme_has_a_kind(string grapheme, GraphemeKind kind) =>
+        Assert.Equal(kind, new Grapheme(grapheme).Kind);
 
     [Fact]
     public void Re_joining_every_segmentation_gives_the_word_back() =>
@@ -53,7 +60,10 @@ public class SoundsAndSpellingTests
     public void Taps_sounds_and_shape_are_counted(string word, string graphemes, int taps, int sounds, string shape)
     {
         var segmentation = Given.Word(word).Segmentation;
-        Assert.Equal((graphemes, taps, sounds, shape), (segmentation.Graphemes, segmentation.Taps, segmentation.SoundCount, segmentation.Shape));
+        Assert.Equal(
+            (graphemes, taps, sounds, shape),
+            (segmentation.Graphemes, segmentation.Taps, segmentation.SoundCount, segmentation.Shape)
+        );
     }
 
     [Fact]
@@ -72,15 +82,25 @@ public class SoundsAndSpellingTests
 
     [Fact]
     public void Every_accent_projects_every_correspondence_to_sounds_of_the_inventory() =>
-        Assert.All(Accent.All.SelectMany(a => Correspondence.All.Select(a.Project)), p => Assert.All(p.Split('+'), s => Sound.Parse(s)));
+        Assert.All(Accent.All.SelectMany(a => Correspondence.All.Select(a.Project)), p =>
+            Assert.All(p.Split('+'), s => Sound.Parse(s))
+        );
 
     [Fact]
     public void A_set_has_what_was_added_and_is_part_of_every_union() =>
-        Gen.Int[0, Correspondence.All.Length - 1].List[0, 40].Select(Gen.Int[0, Correspondence.All.Length - 1].List[0, 40]).Sample((one, other) =>
-        {
-            var (a, b) = (CorrespondenceSet.Of(one.Select(i => Correspondence.All[i])), CorrespondenceSet.Of(other.Select(i => Correspondence.All[i])));
-            Assert.Equal(one.Distinct().Order(), a.Select(c => c.Index));
-            Assert.True(a.IsSubsetOf(a.Union(b)) && b.IsSubsetOf(a.Union(b)));
-            Assert.Equal(b.All(a.Contains), b.IsSubsetOf(a));
-        });
+        Gen.Int[0, Correspondence.All.Length - 1]
+            .List[0, 40]
+            .Select(Gen.Int[0, Correspondence.All.Length - 1].List[0, 40])
+            .Sample(
+                (one, other) =>
+                {
+                    var (a, b) = (
+                        CorrespondenceSet.Of(one.Select(i => Correspondence.All[i])),
+                        CorrespondenceSet.Of(other.Select(i => Correspondence.All[i]))
+                    );
+                    Assert.Equal(one.Distinct().Order(), a.Select(c => c.Index));
+                    Assert.True(a.IsSubsetOf(a.Union(b)) && b.IsSubsetOf(a.Union(b)));
+                    Assert.Equal(b.All(a.Contains), b.IsSubsetOf(a));
+                }
+            );
 }

@@ -7,7 +7,9 @@ using Xunit;
 
 namespace BoldLadder.Core.Tests;
 
-/// <summary>What letters can say: all readings with what was taught, plausible ones by place, words as English builds them.</summary>
+/// <summary>
+/// What letters can say: all readings with what was taught, plausible ones by place, words as English builds them.
+/// </summary>
 public class SpellingReaderTests
 {
     private static readonly PlausibleSpellings Plausible = new(Given.Lexicon, Accent.SouthernBritish);
@@ -21,7 +23,10 @@ public class SpellingReaderTests
 
     [Fact]
     public void All_readings_with_what_was_taught_are_found() =>
-        Assert.Equal(["sh|o|p", "s|h|o|p"], Readings("shop", "s=s", "h=h", "sh=ʃ", "o=ɒ", "p=p").OrderBy(r => r.Length));
+        Assert.Equal(
+            ["sh|o|p", "s|h|o|p"],
+            Readings("shop", "s=s", "h=h", "sh=ʃ", "o=ɒ", "p=p").OrderBy(r => r.Length)
+        );
 
     [Fact]
     public void A_split_digraph_closes_at_the_end_over_one_grapheme_or_st()
@@ -35,7 +40,8 @@ public class SpellingReaderTests
     [InlineData("")]
     [InlineData("cat9")]
     [InlineData("aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa")]
-    public void What_can_not_be_read_has_no_reading(string letters) => Assert.Empty(Readings(letters, "a=æ", "c=k", "t=t"));
+    public void What_can_not_be_read_has_no_reading(string letters) =>
+        Assert.Empty(Readings(letters, "a=æ", "c=k", "t=t"));
 
     [Theory]
     [InlineData("ee", "iː", "heep", 1, 3, true)]
@@ -51,8 +57,14 @@ public class SpellingReaderTests
     [InlineData("o", "əʊ", "go", 1, 2, true)]
     [InlineData("o", "əʊ", "bot", 1, 2, false)]
     [InlineData("zz", "n", "pezz", 2, 4, false)]
-    public void A_spelling_is_plausible_where_readers_would_read_it_so(string grapheme, string sounds, string word, int start, int end, bool plausible) =>
-        Assert.Equal(plausible, Plausible.May(grapheme, sounds, word, start, end));
+    public void A_spelling_is_plausible_where_readers_would_read_it_so(
+        string grapheme,
+        string sounds,
+        string word,
+        int start,
+        int end,
+        bool plausible
+    ) => Assert.Equal(plausible, Plausible.May(grapheme, sounds, word, start, end));
 
     [Theory]
     [InlineData("s|t|r|o|b", "s|t|r|ɒ|b", true)]
@@ -62,7 +74,8 @@ public class SpellingReaderTests
     [InlineData("v|ay|p", "v|eɪ|p", false)]
     [InlineData("z|i|bb|le", "z|ɪ|b|ə+l", true)]
     [InlineData("s|p|r", "s|p|r", false)]
-    public void English_builds_words_so_or_not(string graphemes, string phonemes, bool allowed) => Assert.Equal(allowed, Shapes.Allow(Segmentation.Parse(graphemes, phonemes)));
+    public void English_builds_words_so_or_not(string graphemes, string phonemes, bool allowed) =>
+        Assert.Equal(allowed, Shapes.Allow(Segmentation.Parse(graphemes, phonemes)));
 
     [Theory]
     [InlineData('b', 'd', true)]
@@ -71,7 +84,8 @@ public class SpellingReaderTests
     [InlineData('m', 'w', true)]
     [InlineData('b', 'b', false)]
     [InlineData('a', 'e', false)]
-    public void Look_alike_letters_are_each_other_turned(char one, char other, bool alike) => Assert.Equal(alike, LookAlikeLetters.Are(one, other));
+    public void Look_alike_letters_are_each_other_turned(char one, char other, bool alike) =>
+        Assert.Equal(alike, LookAlikeLetters.Are(one, other));
 
     [Fact]
     public void The_context_is_the_letters_before_and_after()
@@ -79,7 +93,11 @@ public class SpellingReaderTests
         Assert.Equal(LetterContext.Of("cat", 1, 2), LetterContext.Of("hot", 1, 2));
         Assert.NotEqual(LetterContext.Of("cat", 1, 2), LetterContext.Of("wat", 1, 2));
         Assert.NotEqual(LetterContext.Of("cat", 0, 1), LetterContext.Of("cit", 0, 1));
-        Assert.All(Given.Lexicon.Words.Take(2000), w => Assert.InRange(LetterContext.Of(w.Spelling, 0, 1), 0, LetterContext.Count - 1));
-        Assert.All(Given.Lexicon.Words.Take(2000), w => Assert.InRange(LetterContext.CoarseOf(w.Spelling, 0, 1), 0, LetterContext.CoarseCount - 1));
+        Assert.All(Given.Lexicon.Words.Take(2000), w =>
+            Assert.InRange(LetterContext.Of(w.Spelling, 0, 1), 0, LetterContext.Count - 1)
+        );
+        Assert.All(Given.Lexicon.Words.Take(2000), w =>
+            Assert.InRange(LetterContext.CoarseOf(w.Spelling, 0, 1), 0, LetterContext.CoarseCount - 1)
+        );
     }
 }

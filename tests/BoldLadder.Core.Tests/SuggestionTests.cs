@@ -13,9 +13,11 @@ public class SuggestionTests
 {
     private static readonly WordIndex Index = new(Given.Lexicon, Leniencies.All, Accent.SouthernBritish);
 
-    private static Ladder Do(Ladder ladder, MoveSuggestion move) => LadderEditing.Apply(ladder, [new MoveRung(move.RungId, move.After)]).After;
+    private static Ladder Do(Ladder ladder, MoveSuggestion move) =>
+        LadderEditing.Apply(ladder, [new MoveRung(move.RungId, move.After)]).After;
 
-    private static List<WarningKind> Warnings(Ladder ladder) => [.. LadderAnalysis.Of(ladder, Index).Warnings.Select(w => w.Kind).Order()];
+    private static List<WarningKind> Warnings(Ladder ladder) =>
+        [.. LadderAnalysis.Of(ladder, Index).Warnings.Select(w => w.Kind).Order()];
 
     [Fact]
     public void The_answer_for_the_rungs_own_place_is_the_ladder_as_it_is()
@@ -39,7 +41,9 @@ public class SuggestionTests
     [Fact]
     public void A_rung_that_stands_best_where_it_is_gets_no_suggestion()
     {
-        var best = MoveSuggestions.ForRung(Given.LettersFirst, 30, Index) is { } move ? Do(Given.LettersFirst, move) : Given.LettersFirst;
+        var best = MoveSuggestions.ForRung(Given.LettersFirst, 30, Index) is { } move
+            ? Do(Given.LettersFirst, move)
+            : Given.LettersFirst;
         Assert.Null(MoveSuggestions.ForRung(best, best.IndexOf(Given.LettersFirst.Rungs[30].Id), Index));
     }
 
@@ -56,17 +60,38 @@ public class SuggestionTests
                 Assert.Equal(LadderDocument.Write(ladder.Moved(move.From, move.To)), LadderDocument.Write(after));
                 Assert.True(Warnings(after).Count <= Warnings(ladder).Count);
                 Assert.True(move.Fixes.Length > 0 || move.Reading > 0);
-                long Reading(Ladder of) => LadderAnalysis.Of(of, Index).Rungs.Select((r, i) => (long)r.KnownWords * (of.Rungs.Length - i)).Sum();
+                long Reading(Ladder of) =>
+                    LadderAnalysis
+                        .Of(of, Index)
+                        .Rungs.Select((r, i) => (long)r.KnownWords * (of.Rungs.Length - i))
+                        .Sum();
                 Assert.Equal(Reading(after) - Reading(ladder), move.Reading);
             }
         }
-        Assert.Equal(WarningKind.WholeBeforePart, Assert.Single(MoveSuggestions.Of(Given.ShortVowelsFirst.Moved(Given.ShortVowelsFirst.IndexOf("ck=k"), 1), Index, 1)).Fixes.Select(f => f.Kind).Where(k => k == WarningKind.WholeBeforePart).Distinct().Single());
+        Assert.Equal(
+            WarningKind.WholeBeforePart,
+            Assert
+                .Single(
+                    MoveSuggestions.Of(
+                        Given.ShortVowelsFirst.Moved(Given.ShortVowelsFirst.IndexOf("ck=k"), 1),
+                        Index,
+                        1
+                    )
+                )
+                .Fixes.Select(f => f.Kind)
+                .Where(k => k == WarningKind.WholeBeforePart)
+                .Distinct()
+                .Single()
+        );
     }
 
     [Fact]
     public void What_is_best_for_one_rung_is_found_for_the_whole_ladder()
     {
-        var own = Enumerable.Range(5, 60).Select(rung => MoveSuggestions.ForRung(Given.ShortVowelsFirst, rung, Index)).First(move => move is { Reading: > 0 })!;
+        var own = Enumerable
+            .Range(5, 60)
+            .Select(rung => MoveSuggestions.ForRung(Given.ShortVowelsFirst, rung, Index))
+            .First(move => move is { Reading: > 0 })!;
         Assert.Contains(MoveSuggestions.Of(Given.ShortVowelsFirst, Index, 8), m => m.Reading >= own.Reading);
     }
 
@@ -74,7 +99,9 @@ public class SuggestionTests
     public void An_empty_ladder_and_one_rung_get_no_suggestion()
     {
         Assert.Empty(MoveSuggestions.Of(Given.LettersFirst with { Rungs = [] }, Index, 3));
-        Assert.Null(MoveSuggestions.ForRung(Given.LettersFirst with { Rungs = Given.LettersFirst.Rungs[..1] }, 0, Index));
+        Assert.Null(
+            MoveSuggestions.ForRung(Given.LettersFirst with { Rungs = Given.LettersFirst.Rungs[..1] }, 0, Index)
+        );
     }
 
     [Fact]
@@ -83,7 +110,9 @@ public class SuggestionTests
         var placement = new TrickyPlacement(Given.Lexicon, Accent.SouthernBritish);
         var without = LadderEditing.Apply(Given.LettersFirst, [new PlaceTricky("said", null)]).After;
         var suggestion = Assert.Single(placement.Suggest(without), s => s.Word.Spelling == "said");
-        Assert.Empty(Warnings(LadderEditing.Apply(without, [new PlaceTricky("said", without.Rungs[suggestion.Rung].Id)]).After));
+        Assert.Empty(
+            Warnings(LadderEditing.Apply(without, [new PlaceTricky("said", without.Rungs[suggestion.Rung].Id)]).After)
+        );
         Assert.True(suggestion.Readable is null || suggestion.Readable > suggestion.Rung);
     }
 
@@ -95,6 +124,11 @@ public class SuggestionTests
         var never = placement.NeverReadable(short1).Select(w => w.Spelling).ToList();
         Assert.Contains("people", never);
         Assert.DoesNotContain("the", never);
-        Assert.DoesNotContain("people", placement.NeverReadable(LadderEditing.Apply(short1, [new PlaceTricky("people", short1.Rungs[20].Id)]).After).Select(w => w.Spelling));
+        Assert.DoesNotContain(
+            "people",
+            placement
+                .NeverReadable(LadderEditing.Apply(short1, [new PlaceTricky("people", short1.Rungs[20].Id)]).After)
+                .Select(w => w.Spelling)
+        );
     }
 }

@@ -53,10 +53,10 @@ public class SyllableTests
 
     [Fact]
     public void Syllables_join_to_the_word_and_each_has_one_heard_vowel() => Assert.All(Given.Lexicon.Words, w =>
-    {
-        var pieces = Syllables.Of(w);
-        Assert.Equal(w.Spelling, string.Concat(pieces));
-        Assert.DoesNotContain("", pieces);
-        Assert.Equal(Math.Max(1, w.Segmentation.Syllables), pieces.Length);
-    });
+        {
+            var pieces = Syllables.Of(w);
+            Assert.Equal(w.Spelling, string.Concat(pieces));
+            Assert.DoesNotContain("", pieces);
+            Assert.Equal(Math.Max(1, w.Segmentation.Syllables), pieces.Length);
+        });
 }

@@ -9,7 +9,8 @@ namespace BoldLadder.Core.Tests;
 
 public class TaughtFileTests
 {
-    private static TaughtFile Read(params string[] lines) => TaughtFile.Read(lines, Leniencies.None, Accent.SouthernBritish);
+    private static TaughtFile Read(params string[] lines) =>
+        TaughtFile.Read(lines, Leniencies.None, Accent.SouthernBritish);
 
     [Fact]
     public void Correspondences_stand_a_line_each_typed_variants_and_blank_lines_allowed()
@@ -42,10 +43,12 @@ public class TaughtFileTests
     [InlineData("sheep")]
     [InlineData("=")]
     [InlineData("pattern: nonsense")]
-    public void A_line_that_is_nothing_says_what_to_write(string line) => Assert.True(Assert.Single(Read(line).Problems).Message.Length > 20);
+    public void A_line_that_is_nothing_says_what_to_write(string line) =>
+        Assert.True(Assert.Single(Read(line).Problems).Message.Length > 20);
 
     [Fact]
-    public void A_very_long_line_is_not_repeated_whole() => Assert.True(Assert.Single(Read(new string('x', 100_000)).Problems).Message.Length < 300);
+    public void A_very_long_line_is_not_repeated_whole() =>
+        Assert.True(Assert.Single(Read(new string('x', 100_000)).Problems).Message.Length < 300);
 
     [Fact]
     public void The_accents_own_notation_is_understood()
@@ -53,6 +56,10 @@ public class TaughtFileTests
         var read = TaughtFile.Read(["ar=ɑː+r", "u=ʊ"], Leniencies.None, Accent.GeneralAmerican);
         Assert.Empty(read.Problems);
         Assert.Contains(Correspondence.Parse("ar=ɑː"), read.Taught.Correspondences);
-        Assert.True(TaughtFile.Read(["c=k", "u=ʊ", "p=p"], Leniencies.None, Accent.NorthernEnglish).Taught.CanRead(Given.Word("cup")));
+        Assert.True(
+            TaughtFile
+                .Read(["c=k", "u=ʊ", "p=p"], Leniencies.None, Accent.NorthernEnglish)
+                .Taught.CanRead(Given.Word("cup"))
+        );
     }
 }

@@ -60,7 +60,11 @@ public class TaughtTests
     [InlineData("s=s t=t o=ɒ p=p", "stop", Patterns.AdjacentStart)]
     [InlineData("m=m i=ɪ l=l k=k", "milk", Patterns.AdjacentEnd)]
     [InlineData("r=r a=æ bb=b i=ɪ t=t", "rabbit", Patterns.TwoSyllables)]
-    public void A_pattern_that_is_neither_taught_nor_free_stands_in_the_way(string letters, string word, Patterns pattern)
+    public void A_pattern_that_is_neither_taught_nor_free_stands_in_the_way(
+        string letters,
+        string word,
+        Patterns pattern
+    )
     {
         var taught = Given.Taught(letters, free: Patterns.All & ~pattern);
         Assert.Equal(pattern, Assert.Single(taught.Obstacles(Given.Word(word))).Pattern);
@@ -69,41 +73,85 @@ public class TaughtTests
 
     [Fact]
     public void Adding_to_what_was_taught_never_makes_a_word_unreadable() =>
-        Gen.Int[0, Correspondence.All.Length - 2].List[5, 60].Select(Gen.Int[0, Correspondence.All.Length - 2], Gen.Int[0, 63]).Sample((some, one, leniencies) =>
-        {
-            var taught = new Taught(CorrespondenceSet.Of(some.Select(i => Correspondence.All[i])), Patterns.None, Patterns.All, (Leniencies)leniencies, Accent.SouthernBritish);
-            var more = taught.With([Correspondence.All[one]]);
-            Assert.All(Given.Lexicon.Words.Where(taught.CanRead), w => Assert.True(more.CanRead(w)));
-        }, iter: 50);
+        Gen.Int[0, Correspondence.All.Length - 2]
+            .List[5, 60]
+            .Select(Gen.Int[0, Correspondence.All.Length - 2], Gen.Int[0, 63])
+            .Sample(
+                (some, one, leniencies) =>
+                {
+                    var taught = new Taught(
+                        CorrespondenceSet.Of(some.Select(i => Correspondence.All[i])),
+                        Patterns.None,
+                        Patterns.All,
+                        (Leniencies)leniencies,
+                        Accent.SouthernBritish
+                    );
+                    var more = taught.With([Correspondence.All[one]]);
+                    Assert.All(Given.Lexicon.Words.Where(taught.CanRead), w => Assert.True(more.CanRead(w)));
+                },
+                iter: 50
+            );
 
     [Fact]
     public void A_stricter_leniency_never_lets_more_in() =>
-        Gen.Int[0, 125].Select(Gen.Int[0, 63], Gen.Int[0, 63]).Sample((rungs, some, others) =>
-        {
-            var strict = Given.LettersFirst.TaughtAfter(rungs, (Leniencies)(some & others), Accent.SouthernBritish);
-            var lenient = Given.LettersFirst.TaughtAfter(rungs, (Leniencies)some, Accent.SouthernBritish);
-            Assert.All(Given.Lexicon.Words.Where(strict.CanRead), w => Assert.True(lenient.CanRead(w)));
-        }, iter: 50);
+        Gen.Int[0, 125]
+            .Select(Gen.Int[0, 63], Gen.Int[0, 63])
+            .Sample(
+                (rungs, some, others) =>
+                {
+                    var strict = Given.LettersFirst.TaughtAfter(
+                        rungs,
+                        (Leniencies)(some & others),
+                        Accent.SouthernBritish
+                    );
+                    var lenient = Given.LettersFirst.TaughtAfter(rungs, (Leniencies)some, Accent.SouthernBritish);
+                    Assert.All(Given.Lexicon.Words.Where(strict.CanRead), w => Assert.True(lenient.CanRead(w)));
+                },
+                iter: 50
+            );
 
     [Fact]
     public void A_word_is_decodable_exactly_when_nothing_stands_in_the_way() =>
-        Gen.Int[0, 125].Select(Gen.Int[0, 63]).Sample((rungs, leniencies) =>
-        {
-            var taught = Given.LettersFirst.TaughtAfter(rungs, (Leniencies)leniencies, Accent.SouthernBritish);
-            Assert.All(Given.Lexicon.Words, w => Assert.Equal(taught.CanRead(w), !taught.Obstacles(w).Any()));
-        }, iter: 30);
+        Gen.Int[0, 125]
+            .Select(Gen.Int[0, 63])
+            .Sample(
+                (rungs, leniencies) =>
+                {
+                    var taught = Given.LettersFirst.TaughtAfter(rungs, (Leniencies)leniencies, Accent.SouthernBritish);
+                    Assert.All(Given.Lexicon.Words, w => Assert.Equal(taught.CanRead(w), !taught.Obstacles(w).Any()));
+                },
+                iter: 30
+            );
 
     [Fact]
     public void Words_and_sentences_found_many_at_once_are_those_found_one_by_one() =>
-        Gen.Int[0, 123].Select(Gen.Int[0, 63], Gen.Int[0, Accent.All.Length - 1], Gen.Int[0, 2]).Sample((rungs, leniencies, accent, which) =>
-        {
-            var ladder = Given.Ladders.ElementAt(which);
-            var before = ladder.TaughtAfter(rungs, (Leniencies)leniencies, Accent.All[accent]);
-            Assert.Equal(Given.Lexicon.ForLessons.Where(before.CanRead), Given.Lexicon.ForLessonsWhere(before.Accent, before.ReadableOf, _ => false));
-            var rung = ladder.Rungs[Math.Min(rungs, ladder.Rungs.Length - 1)];
-            var after = before.With(rung.Correspondences, rung.Patterns);
-            Assert.Equal(Usable.Showing(rung, after, Given.Lexicon.ForLessons), Given.Lexicon.ForLessonsWhere(before.Accent, rows => Usable.Showing(rung, after, rows), _ => false));
-            var tricky = ladder.Rungs.Take(rungs).SelectMany(r => r.Tricky).ToHashSet();
-            Assert.Equal(Given.Materials.Sentences.Sentences.Where(s => s.CanBeRead(before, tricky)), Given.Materials.Sentences.Readable(before, tricky));
-        }, iter: Given.Deep ? 400 : 40);
+        Gen.Int[0, 123]
+            .Select(Gen.Int[0, 63], Gen.Int[0, Accent.All.Length - 1], Gen.Int[0, 2])
+            .Sample(
+                (rungs, leniencies, accent, which) =>
+                {
+                    var ladder = Given.Ladders.ElementAt(which);
+                    var before = ladder.TaughtAfter(rungs, (Leniencies)leniencies, Accent.All[accent]);
+                    Assert.Equal(
+                        Given.Lexicon.ForLessons.Where(before.CanRead),
+                        Given.Lexicon.ForLessonsWhere(before.Accent, before.ReadableOf, _ => false)
+                    );
+                    var rung = ladder.Rungs[Math.Min(rungs, ladder.Rungs.Length - 1)];
+                    var after = before.With(rung.Correspondences, rung.Patterns);
+                    Assert.Equal(
+                        Usable.Showing(rung, after, Given.Lexicon.ForLessons),
+                        Given.Lexicon.ForLessonsWhere(
+                            before.Accent,
+                            rows => Usable.Showing(rung, after, rows),
+                            _ => false
+                        )
+                    );
+                    var tricky = ladder.Rungs.Take(rungs).SelectMany(r => r.Tricky).ToHashSet();
+                    Assert.Equal(
+                        Given.Materials.Sentences.Sentences.Where(s => s.CanBeRead(before, tricky)),
+                        Given.Materials.Sentences.Readable(before, tricky)
+                    );
+                },
+                iter: Given.Deep ? 400 : 40
+            );
 }

@@ -26,10 +26,17 @@ public class TemplateTests
             {
                 var template = LessonTemplate.Shipped(day, minutes);
                 Assert.Same(template, template.Checked());
-                Assert.Equal(LessonTemplate.Write(template), LessonTemplate.Write(LessonTemplate.Read(LessonTemplate.Write(template))));
+                Assert.Equal(
+                    LessonTemplate.Write(template),
+                    LessonTemplate.Write(LessonTemplate.Read(LessonTemplate.Write(template)))
+                );
             }
         }
-        var everywhere = Enum.GetValues<LessonDay>().SelectMany(d => LessonTemplate.Shipped(d, 30).Parts).SelectMany(p => p.Slots).SelectMany(s => s.Kinds).ToHashSet();
+        var everywhere = Enum.GetValues<LessonDay>()
+            .SelectMany(d => LessonTemplate.Shipped(d, 30).Parts)
+            .SelectMany(p => p.Slots)
+            .SelectMany(s => s.Kinds)
+            .ToHashSet();
         Assert.Equal(Enum.GetValues<ActivityKind>().Order(), everywhere.Order());
     }
 
@@ -37,11 +44,19 @@ public class TemplateTests
     public void A_template_that_can_t_be_used_says_what_to_do()
     {
         var shipped = LessonTemplate.Shipped(LessonDay.New, 20);
-        LessonTemplate With(PartKind part, params Slot[] slots) => shipped with { Parts = [.. shipped.Parts.Select(p => p.Kind == part ? new TemplatePart(part, [.. slots]) : p)] };
+        LessonTemplate With(PartKind part, params Slot[] slots) =>
+            shipped with
+            {
+                Parts = [.. shipped.Parts.Select(p => p.Kind == part ? new TemplatePart(part, [.. slots]) : p)],
+            };
         Assert.Throws<RefusedException>(() => With(PartKind.Practise).Checked());
-        Assert.Throws<RefusedException>(() => With(PartKind.Revisit, new Slot([ActivityKind.NewCorrespondence], false, SlotNeed.Must, 1)).Checked());
+        Assert.Throws<RefusedException>(() =>
+            With(PartKind.Revisit, new Slot([ActivityKind.NewCorrespondence], false, SlotNeed.Must, 1)).Checked()
+        );
         Assert.Throws<RefusedException>(() => With(PartKind.Revisit, new Slot([], false, SlotNeed.Must, 1)).Checked());
-        Assert.Throws<RefusedException>(() => With(PartKind.Revisit, new Slot([ActivityKind.GraphemeCards], false, SlotNeed.Must, 99)).Checked());
+        Assert.Throws<RefusedException>(() =>
+            With(PartKind.Revisit, new Slot([ActivityKind.GraphemeCards], false, SlotNeed.Must, 99)).Checked()
+        );
         Assert.Throws<RefusedException>(() => (shipped with { Minutes = 17 }).Checked());
         Assert.Throws<RefusedException>(() => (shipped with { Parts = [.. shipped.Parts.Reverse()] }).Checked());
         Assert.Throws<FormatException>(() => LessonTemplate.Read("{"));
@@ -63,19 +78,51 @@ public class TemplateTests
     {
         LessonDay Of(Rung today) => LessonDays.Of(Given.Request(40, 1) with { Today = today }, 0);
         var ladder = Given.LettersFirst;
-        Assert.Equal(LessonDay.Pattern, LessonDays.Of(Given.Request(ladder.Rungs.IndexOf(ladder.Rungs.First(r => r.Correspondences.IsEmpty && r.TeachesSomething)), 1), 50));
+        Assert.Equal(
+            LessonDay.Pattern,
+            LessonDays.Of(
+                Given.Request(
+                    ladder.Rungs.IndexOf(ladder.Rungs.First(r => r.Correspondences.IsEmpty && r.TeachesSomething)),
+                    1
+                ),
+                50
+            )
+        );
         Assert.Equal(LessonDay.TrickyWord, Of(new Rung("t", "", [], Patterns.None, ["said"], null)));
         Assert.Equal(LessonDay.Review, Of(QuietDay.Of(QuietDay.Id(Ladders.Calendars.DayKind.Review), [])));
         Assert.Equal(LessonDay.Assessment, Of(QuietDay.Of(QuietDay.Id(Ladders.Calendars.DayKind.Check), [])));
         Assert.Equal(LessonDay.Recap, Of(QuietDay.Of(QuietDay.Id(Ladders.Calendars.DayKind.Recap), [])));
-        Assert.Equal(LessonDay.Sort, Of(new Rung("s", "", [], Patterns.None, [], null, RungKind.Sort)));
+        Assert.Equal(
+            LessonDay.Sort,
+            Of(
+                new Rung(
+                    Id: "s",
+                    Stage: "",
+                    Correspondences: [],
+                    Patterns: Patterns.None,
+                    Tricky: [],
+                    Reason: null,
+                    Kind: RungKind.Sort
+                )
+            )
+        );
     }
 
     [Fact]
     public void A_schools_own_template_is_followed()
     {
         var shipped = LessonTemplate.Shipped(LessonDay.New, 20);
-        var own = shipped with { Parts = [.. shipped.Parts.Select(p => p.Kind == PartKind.Practise ? new TemplatePart(p.Kind, [new Slot([ActivityKind.ReadWords], false, SlotNeed.Must, 3)]) : p)] };
+        var own = shipped with
+        {
+            Parts =
+            [
+                .. shipped.Parts.Select(p =>
+                    p.Kind == PartKind.Practise
+                        ? new TemplatePart(p.Kind, [new Slot([ActivityKind.ReadWords], false, SlotNeed.Must, 3)])
+                        : p
+                ),
+            ],
+        };
         var lesson = LessonPlanner.Plan(Given.Request(30, 1) with { Templates = [own] });
         var read = Assert.Single(lesson.Parts.Single(p => p.Kind == PartKind.Practise).Activities);
         Assert.Equal((ActivityKind.ReadWords, 3), (read.Kind, read.Items.Length));
@@ -89,13 +136,19 @@ public class TemplateTests
         Assert.True(Pace.Of([(600, 1200)]) is > 1.1 and < 1.3);
         Assert.Equal(1.6, Pace.Of(Enumerable.Repeat((100, 1200), 30)));
         var slow = LessonPlanner.Plan(Given.Request(30, 1) with { Pace = 1.5 });
-        Assert.True(slow.Minutes <= 20 && slow.Activities.Sum(a => a.Items.Length) < LessonPlanner.Plan(Given.Request(30, 1)).Activities.Sum(a => a.Items.Length));
+        Assert.True(
+            slow.Minutes <= 20
+                && slow.Activities.Sum(a => a.Items.Length)
+                    < LessonPlanner.Plan(Given.Request(30, 1)).Activities.Sum(a => a.Items.Length)
+        );
     }
 
     [Fact]
     public void The_release_puts_the_easiest_words_in_the_adults_hands()
     {
-        var read = LessonPlanner.Plan(Given.Request(30, 1) with { Release = new ReleaseSteps(1, 2, 3) }).Find("practise-read")!;
+        var read = LessonPlanner
+            .Plan(Given.Request(30, 1) with { Release = new ReleaseSteps(1, 2, 3) })
+            .Find("practise-read")!;
         Assert.Equal(new ReleaseSteps(1, 2, read.Items.Length - 3), read.Steps);
         Assert.Null(LessonPlanner.Plan(Given.Request(30, 1)).Find("practise-read")!.Steps);
     }
@@ -112,11 +165,20 @@ public class TemplateTests
                 var shown = activity.Items.OfType<WordItem>().ToList();
                 foreach (var word in activity.Levels!.Support.Concat(activity.Levels.Stretch).Cast<WordItem>())
                 {
-                    Assert.True(Usable.Shows(request.Today, Given.Word(word.Word)) && request.After.CanRead(Given.Word(word.Word)) && shown.All(s => s.Word != word.Word), word.Word);
+                    Assert.True(
+                        Usable.Shows(request.Today, Given.Word(word.Word))
+                            && request.After.CanRead(Given.Word(word.Word))
+                            && shown.All(s => s.Word != word.Word),
+                        word.Word
+                    );
                     seen++;
                 }
-                Assert.All(activity.Levels.Support.Cast<WordItem>(), s => Assert.True(s.Taps <= Math.Max(2, shown.Min(w => w.Taps))));
-                Assert.All(activity.Levels.Stretch.Cast<WordItem>(), s => Assert.True(s.Taps >= shown.Max(w => w.Taps)));
+                Assert.All(activity.Levels.Support.Cast<WordItem>(), s =>
+                    Assert.True(s.Taps <= Math.Max(2, shown.Min(w => w.Taps)))
+                );
+                Assert.All(activity.Levels.Stretch.Cast<WordItem>(), s =>
+                    Assert.True(s.Taps >= shown.Max(w => w.Taps))
+                );
             }
         }
         Assert.True(seen > 10);
@@ -132,19 +194,43 @@ public class TemplateTests
         Assert.NotEmpty(instead.Kinds);
         Assert.All(instead.Kinds, k => Assert.Equal(PartKind.Practise, ActivityFacts.Of(k).Part));
         var later = Given.Request(Given.RungOf("ph=f") + 1, 1);
-        Assert.NotNull(LessonPlanner.InsteadOf(later, LessonPlanner.Plan(later), PartKind.Practise, ActivityKind.ChooseSpelling).Earlier);
+        Assert.NotNull(
+            LessonPlanner
+                .InsteadOf(later, LessonPlanner.Plan(later), PartKind.Practise, ActivityKind.ChooseSpelling)
+                .Earlier
+        );
     }
 
     [Fact]
     public void The_bank_has_sentences_and_texts_along_all_three_ladders()
     {
-        Assert.True(Given.Materials.Sentences.Sentences.Length >= 400 && Given.Materials.Texts.Texts.Length >= 20 && Given.Materials.Meanings.Words.Count() >= 800);
+        Assert.True(
+            Given.Materials.Sentences.Sentences.Length >= 400
+                && Given.Materials.Texts.Texts.Length >= 20
+                && Given.Materials.Meanings.Words.Count() >= 800
+        );
         foreach (var ladder in Given.Ladders)
         {
             var places = new SentencePlaces(ladder, Leniencies.All, Accent.SouthernBritish);
-            var tenths = Given.Materials.Sentences.Sentences.Select(places.RungOf).OfType<int>().GroupBy(r => Math.Min(9, 10 * Math.Max(0, r) / ladder.Rungs.Length)).ToDictionary(g => g.Key, g => g.Count());
-            Assert.All(Enumerable.Range(0, 10), t => Assert.True(tenths.GetValueOrDefault(t) >= 20, $"{ladder.Id}: {tenths.GetValueOrDefault(t)} sentences in tenth {t + 1}"));
-            Assert.True(Given.Materials.Texts.Texts.Select(places.RungOf).OfType<int>().GroupBy(r => 4 * r / ladder.Rungs.Length).Count(g => g.Count() >= 2) >= 4, ladder.Id);
+            var tenths = Given
+                .Materials.Sentences.Sentences.Select(places.RungOf)
+                .OfType<int>()
+                .GroupBy(r => Math.Min(9, 10 * Math.Max(0, r) / ladder.Rungs.Length))
+                .ToDictionary(g => g.Key, g => g.Count());
+            Assert.All(Enumerable.Range(0, 10), t =>
+                Assert.True(
+                    tenths.GetValueOrDefault(t) >= 20,
+                    $"{ladder.Id}: {tenths.GetValueOrDefault(t)} sentences in tenth {t + 1}"
+                )
+            );
+            Assert.True(
+                Given
+                    .Materials.Texts.Texts.Select(places.RungOf)
+                    .OfType<int>()
+                    .GroupBy(r => 4 * r / ladder.Rungs.Length)
+                    .Count(g => g.Count() >= 2) >= 4,
+                ladder.Id
+            );
         }
     }
 
@@ -154,8 +240,15 @@ public class TemplateTests
         Assert.Equal(Enum.GetValues<ActivityKind>(), ActivityFacts.All.Select(f => f.Kind));
         Assert.Equal(Enum.GetValues<ActivityKind>().ToHashSet(), Chooser.All.Keys.ToHashSet());
         Assert.Equal(ActivityFacts.All.Length, ActivityFacts.All.Select(f => f.IdIn(f.Part)).Distinct().Count());
-        Assert.All(ActivityFacts.All, f => Assert.True(f.Seconds > 0 && f.Fewest > 0 && f.MayStandIn(f.Part) && !(f.Told && !f.Whole), f.Name));
-        Assert.Equal(PartKind.Practise, Assert.Single(Enum.GetValues<PartKind>(), p => p != PartKind.Teach && ActivityFacts.Of(ActivityKind.HearSound).MayStandIn(p)));
+        Assert.All(ActivityFacts.All, f =>
+            Assert.True(f.Seconds > 0 && f.Fewest > 0 && f.MayStandIn(f.Part) && !(f.Told && !f.Whole), f.Name)
+        );
+        Assert.Equal(
+            PartKind.Practise,
+            Assert.Single(Enum.GetValues<PartKind>(), p =>
+                p != PartKind.Teach && ActivityFacts.Of(ActivityKind.HearSound).MayStandIn(p)
+            )
+        );
     }
 
     [Fact]
@@ -163,7 +256,10 @@ public class TemplateTests
     {
         var types = typeof(Item).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Item))).ToList();
         Assert.Equal(types.Count, ItemFacts.All.Length);
-        var tiles = ItemFacts.All.Where(f => f.Tile).Select(f => f.Item.Replace("-", "", StringComparison.Ordinal) + "item").ToHashSet();
+        var tiles = ItemFacts
+            .All.Where(f => f.Tile)
+            .Select(f => f.Item.Replace("-", "", StringComparison.Ordinal) + "item")
+            .ToHashSet();
         var found = types.Where(t => tiles.Contains(t.Name.ToLowerInvariant())).ToList();
         Assert.Equal(tiles.Count, found.Count);
         Assert.All(found, t => Assert.True(t.IsAssignableTo(typeof(IExplained)), t.Name));
@@ -185,18 +281,26 @@ public class TemplateTests
             var line = meanings.Of(word)!;
             var said = line.Split([' ', ',', '.', ';', '!'], StringSplitOptions.RemoveEmptyEntries);
             Assert.True(said.Length <= 18, $"{word}: {line}");
-            Assert.All(said.Select(s => Given.Lexicon.Find(s) ?? Given.Lexicon.Find(s.ToLowerInvariant())).OfType<Word>(), w =>
-            {
-                Assert.True(w.Suitability != Suitability.Never, $"{word}: {line}: {w}");
-                Assert.True(w.Spelling != word.Spelling && w.Suffix?.Base != word.Spelling, $"{word}: {line}");
-            });
+            Assert.All(
+                said.Select(s => Given.Lexicon.Find(s) ?? Given.Lexicon.Find(s.ToLowerInvariant())).OfType<Word>(),
+                w =>
+                {
+                    Assert.True(w.Suitability != Suitability.Never, $"{word}: {line}: {w}");
+                    Assert.True(w.Spelling != word.Spelling && w.Suffix?.Base != word.Spelling, $"{word}: {line}");
+                }
+            );
         });
     }
 
     [Fact]
     public void Every_word_to_be_taught_has_a_meaning_or_comes_from_a_word_that_children_know()
     {
-        bool IsClear(Word word) => Given.Materials.Meanings.Has(word) || (word.Suffix is { } link && (Given.Lexicon.Find(link.Base)!.IsKnown || Given.Materials.Meanings.Has(Given.Word(link.Base))));
+        bool IsClear(Word word) =>
+            Given.Materials.Meanings.Has(word)
+            || (
+                word.Suffix is { } link
+                && (Given.Lexicon.Find(link.Base)!.IsKnown || Given.Materials.Meanings.Has(Given.Word(link.Base)))
+            );
         Assert.DoesNotContain(Given.Lexicon.ForLessons, w => !w.IsKnown && !IsClear(w));
     }
 
@@ -214,7 +318,10 @@ public class TemplateTests
     [Fact]
     public void A_text_is_read_with_its_title_sentences_and_questions_and_one_with_an_unknown_word_is_left_out()
     {
-        var texts = new TextBank(["# a red hen", "The hen sat.", "? Who sat?", "", "# a zzxq", "A zzxq ran.", "# a dog", "The dog ran."], Given.Lexicon).Texts;
+        var texts = new TextBank(
+            ["# a red hen", "The hen sat.", "? Who sat?", "", "# a zzxq", "A zzxq ran.", "# a dog", "The dog ran."],
+            Given.Lexicon
+        ).Texts;
         Assert.Equal(["a red hen", "a dog"], texts.Select(t => t.Title));
         Assert.Equal("Who sat?", Assert.Single(texts[0].Questions));
     }
@@ -227,6 +334,12 @@ public class TemplateTests
     {
         var sentence = Sentence.Read(text, Given.Lexicon)!;
         Assert.Equal(capital, sentence.HasCapital);
-        Assert.Equal(!capital, sentence.CanBeRead(Given.Taught("a=æ m=m u=ʌ p=p c=k t=t s=s", free: Patterns.All & ~Patterns.Capitals), new HashSet<string> { "i", "the", "a" }));
+        Assert.Equal(
+            !capital,
+            sentence.CanBeRead(
+                Given.Taught("a=æ m=m u=ʌ p=p c=k t=t s=s", free: Patterns.All & ~Patterns.Capitals),
+                new HashSet<string> { "i", "the", "a" }
+            )
+        );
     }
 }

@@ -31,7 +31,8 @@ public class WordFinderTests
     [InlineData("日本")]
     [InlineData("x2")]
     [InlineData("abcdefghijklmnopqrstuvwxyzabcdefghijklmnopqrstuvwxyz")]
-    public void What_has_no_letters_to_read_or_too_many_is_unknown(string written) => Assert.Equal(WordSource.Unknown, Finder.Find(written).Source);
+    public void What_has_no_letters_to_read_or_too_many_is_unknown(string written) =>
+        Assert.Equal(WordSource.Unknown, Finder.Find(written).Source);
 
     [Fact]
     public void A_heteronym_gives_its_commonest_reading_first_and_all_when_asked()
@@ -48,23 +49,36 @@ public class WordFinderTests
     }
 
     [Fact]
-    public void Any_letters_have_readings_that_join_to_them_the_likeliest_first() => Letters.Sample(letters =>
-    {
-        var guesses = new Guesser(Given.Lexicon.Words.Take(3_000).Select(w => w.Segmentation)).Read(letters);
-        Assert.NotEmpty(guesses);
-        Assert.All(guesses, g => Assert.Equal(letters, g.Segmentation.Rejoin()));
-        Assert.Equal(guesses.OrderByDescending(g => g.Share), guesses);
-        Assert.InRange(guesses.Sum(g => g.Share), 0.999, 1.001);
-    }, iter: 40);
+    public void Any_letters_have_readings_that_join_to_them_the_likeliest_first() =>
+        Letters.Sample(
+            letters =>
+            {
+                var guesses = new Guesser(Given.Lexicon.Words.Take(3_000).Select(w => w.Segmentation)).Read(letters);
+                Assert.NotEmpty(guesses);
+                Assert.All(guesses, g => Assert.Equal(letters, g.Segmentation.Rejoin()));
+                Assert.Equal(guesses.OrderByDescending(g => g.Share), guesses);
+                Assert.InRange(guesses.Sum(g => g.Share), 0.999, 1.001);
+            },
+            iter: 40
+        );
 
     [Fact]
     public void What_is_made_from_known_words_joins_to_what_was_asked_and_mostly_agrees_with_the_lexicon()
     {
         var derivation = new Derivation(Given.Lexicon.Find);
-        var made = Given.Lexicon.Words.Take(20_000).Where(w => w.Suffix is not null).Select(w => (Word: w, Made: derivation.Of(w.Spelling))).Where(m => m.Made is not null).ToList();
+        var made = Given
+            .Lexicon.Words.Take(20_000)
+            .Where(w => w.Suffix is not null)
+            .Select(w => (Word: w, Made: derivation.Of(w.Spelling)))
+            .Where(m => m.Made is not null)
+            .ToList();
         Assert.True(made.Count > 5_000);
         Assert.All(made, m => Assert.Equal(m.Word.Spelling, m.Made!.Segmentation.Rejoin()));
-        Assert.InRange(made.Count(m => m.Made!.Segmentation.Graphemes == m.Word.Segmentation.Graphemes) / (double)made.Count, 0.99, 1);
+        Assert.InRange(
+            made.Count(m => m.Made!.Segmentation.Graphemes == m.Word.Segmentation.Graphemes) / (double)made.Count,
+            0.99,
+            1
+        );
     }
 
     [Theory]
@@ -73,12 +87,20 @@ public class WordFinderTests
     [InlineData("foxes", "es=ɪ+z")]
     public void The_ending_of_a_plural_follows_the_sound_before_it(string plural, string ending)
     {
-        Word? Find(string spelling) => spelling switch
-        {
-            "zop" or "zob" => new Word(spelling, Segmentation.Parse(string.Join('|', spelling.ToCharArray()), $"z|ɒ|{spelling[2]}"), 4, Suitability.Use, WordFlags.None, null),
-            "fox" => Given.Word("fox"),
-            _ => null,
-        };
+        Word? Find(string spelling) =>
+            spelling switch
+            {
+                "zop" or "zob" => new Word(
+                    spelling,
+                    Segmentation.Parse(string.Join('|', spelling.ToCharArray()), $"z|ɒ|{spelling[2]}"),
+                    4,
+                    Suitability.Use,
+                    WordFlags.None,
+                    null
+                ),
+                "fox" => Given.Word("fox"),
+                _ => null,
+            };
         Assert.Equal(ending, new Derivation(Find).Of(plural)!.Segmentation.Parts[^1].Notation);
     }
 }

@@ -14,5 +14,6 @@ public class AddressTests
     [InlineData("none", null)]
     [InlineData("", null)]
     [InlineData(null, null)]
-    public void An_address_names_an_enum_in_kebab_case(string? name, LessonDay? day) => Assert.Equal(day, Kebab.Parse<LessonDay>(name));
+    public void An_address_names_an_enum_in_kebab_case(string? name, LessonDay? day) =>
+        Assert.Equal(day, Kebab.Parse<LessonDay>(name));
 }

@@ -12,7 +12,14 @@ namespace BoldLadder.Web.Tests;
 public sealed class EndpointTests : IAsyncLifetime
 {
     /// <summary>Open to all: signing in, and what signing in needs.</summary>
-    private static readonly string[] Open = ["GET /api/antiforgery", "GET /api/session", "POST /api/session", "POST /api/cover", "GET /api/facts"];
+    private static readonly string[] Open =
+    [
+        "GET /api/antiforgery",
+        "GET /api/session",
+        "POST /api/session",
+        "POST /api/cover",
+        "GET /api/facts",
+    ];
 
     private readonly Operations operations = new();
     private TestSchool school = null!;
@@ -30,7 +37,8 @@ public sealed class EndpointTests : IAsyncLifetime
 
         public bool InSchool => Pattern.GetParameter("schoolId") is not null;
 
-        public bool InGroup => Pattern.GetParameter("groupId") is not null || Pattern.GetParameter("lessonId") is not null;
+        public bool InGroup =>
+            Pattern.GetParameter("groupId") is not null || Pattern.GetParameter("lessonId") is not null;
 
         public bool TakesBody { get; init; }
 
@@ -39,42 +47,73 @@ public sealed class EndpointTests : IAsyncLifetime
 
     private List<Target> Targets()
     {
-        var found = school.App.Services.GetServices<EndpointDataSource>().SelectMany(s => s.Endpoints).OfType<RouteEndpoint>()
-            .Where(e => e.RoutePattern.RawText!.TrimStart('/').StartsWith("api/", StringComparison.Ordinal) && !e.RoutePattern.RawText.Contains('*', StringComparison.Ordinal))
-            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()!.HttpMethods.Select(m => new Target(new HttpMethod(m), Fill(e.RoutePattern) + Query(e.RoutePattern), e.RoutePattern) { TakesBody = e.Metadata.GetMetadata<IAcceptsMetadata>() is not null })).ToList();
+        var found = school
+            .App.Services.GetServices<EndpointDataSource>()
+            .SelectMany(s => s.Endpoints)
+            .OfType<RouteEndpoint>()
+            .Where(e =>
+                e.RoutePattern.RawText!.TrimStart('/').StartsWith("api/", StringComparison.Ordinal)
+                && !e.RoutePattern.RawText.Contains('*', StringComparison.Ordinal)
+            )
+            .SelectMany(e =>
+                e.Metadata.GetMetadata<HttpMethodMetadata>()!
+                    .HttpMethods.Select(m => new Target(
+                        new HttpMethod(m),
+                        Fill(e.RoutePattern) + Query(e.RoutePattern),
+                        e.RoutePattern
+                    )
+                    {
+                        TakesBody = e.Metadata.GetMetadata<IAcceptsMetadata>() is not null,
+                    })
+            )
+            .ToList();
         // As many as the API's own document has: none is missed, none hides from the document.
         Assert.Equal(operations.All.Count, found.Count);
         return found;
     }
 
     /// <summary>What an address needs after the question mark.</summary>
-    private string Query(RoutePattern pattern) => pattern.RawText!.Split('/')[^1] switch
-    {
-        "sample" => "?accent=southern-british",
-        "verdicts" => "?text=pin",
-        "words" => $"?ladderId={school.Ladder}&version=1",
-        _ => "",
-    };
-
-    private string Fill(RoutePattern pattern) => "/" + string.Join('/', pattern.PathSegments.Select(s => string.Concat(s.Parts.Select(p => p switch
-    {
-        RoutePatternParameterPart parameter => parameter.Name switch
+    private string Query(RoutePattern pattern) =>
+        pattern.RawText!.Split('/')[^1] switch
         {
-            "schoolId" => school.School.ToString(),
-            "groupId" => school.Kestrels.ToString(),
-            "lessonId" => lesson.ToString(),
-            "ladderId" => school.Ladder.ToString(),
-            "version" => "1",
-            "rungId" => "n=n",
-            "date" => "2026-11-24",
-            "word" => "ship",
-            "day" => "new",
-            "minutes" => "20",
-            _ => throw new InvalidOperationException($"Say in this test what to put for {{{parameter.Name}}}."),
-        },
-        RoutePatternLiteralPart literal => literal.Content,
-        _ => throw new InvalidOperationException(),
-    }))));
+            "sample" => "?accent=southern-british",
+            "verdicts" => "?text=pin",
+            "words" => $"?ladderId={school.Ladder}&version=1",
+            _ => "",
+        };
+
+    private string Fill(RoutePattern pattern) =>
+        "/"
+        + string.Join(
+            '/',
+            pattern.PathSegments.Select(s =>
+                string.Concat(
+                    s.Parts.Select(p =>
+                        p switch
+                        {
+                            RoutePatternParameterPart parameter => parameter.Name switch
+                            {
+                                "schoolId" => school.School.ToString(),
+                                "groupId" => school.Kestrels.ToString(),
+                                "lessonId" => lesson.ToString(),
+                                "ladderId" => school.Ladder.ToString(),
+                                "version" => "1",
+                                "rungId" => "n=n",
+                                "date" => "2026-11-24",
+                                "word" => "ship",
+                                "day" => "new",
+                                "minutes" => "20",
+                                _ => throw new InvalidOperationException(
+                                    $"Say in this test what to put for {{{parameter.Name}}}."
+                                ),
+                            },
+                            RoutePatternLiteralPart literal => literal.Content,
+                            _ => throw new InvalidOperationException(),
+                        }
+                    )
+                )
+            )
+        );
 
     [Fact]
     public async Task A_stranger_is_asked_to_sign_in()
@@ -82,7 +121,10 @@ public sealed class EndpointTests : IAsyncLifetime
         var stranger = await school.As(null);
         foreach (var target in Targets().Where(t => !t.IsOpen))
         {
-            await TestClient.Problem(await stranger.Send(target.Method, target.Path, target.TakesBody ? new { } : null), HttpStatusCode.Unauthorized);
+            await TestClient.Problem(
+                await stranger.Send(target.Method, target.Path, target.TakesBody ? new { } : null),
+                HttpStatusCode.Unauthorized
+            );
         }
     }
 
@@ -93,7 +135,10 @@ public sealed class EndpointTests : IAsyncLifetime
         var other = await school.As("other");
         foreach (var target in Targets().Where(t => t.InSchool))
         {
-            await TestClient.Problem(await other.Send(target.Method, target.Path, Body(target), version: 1), HttpStatusCode.NotFound);
+            await TestClient.Problem(
+                await other.Send(target.Method, target.Path, Body(target), version: 1),
+                HttpStatusCode.NotFound
+            );
         }
     }
 
@@ -104,7 +149,10 @@ public sealed class EndpointTests : IAsyncLifetime
         var teacher = await school.As("teacher");
         foreach (var target in Targets().Where(t => t.InGroup))
         {
-            await TestClient.Problem(await teacher.Send(target.Method, target.Path, Body(target), version: 1), HttpStatusCode.NotFound);
+            await TestClient.Problem(
+                await teacher.Send(target.Method, target.Path, Body(target), version: 1),
+                HttpStatusCode.NotFound
+            );
         }
     }
 
@@ -114,7 +162,10 @@ public sealed class EndpointTests : IAsyncLifetime
         var lead = await school.As("lead");
         foreach (var target in Targets().Where(t => t.Method != HttpMethod.Get))
         {
-            var problem = await TestClient.Problem(await lead.Send(target.Method, target.Path, Body(target), version: 1, withToken: false), HttpStatusCode.BadRequest);
+            var problem = await TestClient.Problem(
+                await lead.Send(target.Method, target.Path, Body(target), version: 1, withToken: false),
+                HttpStatusCode.BadRequest
+            );
             Assert.Equal("bold:stale-page", problem.GetProperty("type").GetString());
         }
         Assert.Equal(0, await school.AsOwner(s => Task.FromResult(s.Lessons.Count())));
@@ -124,14 +175,35 @@ public sealed class EndpointTests : IAsyncLifetime
     [Fact]
     public async Task A_teacher_changes_no_ladder_calendar_or_style()
     {
-        await (await school.As("lead")).Send(HttpMethod.Put, $"/api/schools/{school.School}/ladders/{school.Ladder}/draft");
+        await (await school.As("lead")).Send(
+            HttpMethod.Put,
+            $"/api/schools/{school.School}/ladders/{school.Ladder}/draft"
+        );
         var teacher = await school.As("teacher");
-        foreach (var target in Targets().Where(t => t.Method != HttpMethod.Get && t.InSchool && !t.InGroup && !t.Path.EndsWith("/trials", StringComparison.Ordinal)))
+        foreach (
+            var target in Targets()
+                .Where(t =>
+                    t.Method != HttpMethod.Get
+                    && t.InSchool
+                    && !t.InGroup
+                    && !t.Path.EndsWith("/trials", StringComparison.Ordinal)
+                )
+        )
         {
-            var problem = await TestClient.Problem(await teacher.Send(target.Method, target.Path, Body(target), version: 1), HttpStatusCode.Forbidden);
+            var problem = await TestClient.Problem(
+                await teacher.Send(target.Method, target.Path, Body(target), version: 1),
+                HttpStatusCode.Forbidden
+            );
             Assert.Equal("bold:lead-only", problem.GetProperty("type").GetString());
         }
-        await TestClient.Problem(await teacher.Send(HttpMethod.Post, $"/api/schools/{school.School}/groups/{school.Otters}/ladder", new { ladderId = school.Ladder, version = 1 }), HttpStatusCode.Forbidden);
+        await TestClient.Problem(
+            await teacher.Send(
+                HttpMethod.Post,
+                $"/api/schools/{school.School}/groups/{school.Otters}/ladder",
+                new { ladderId = school.Ladder, version = 1 }
+            ),
+            HttpStatusCode.Forbidden
+        );
     }
 
     [Theory]
@@ -158,22 +230,43 @@ public sealed class EndpointTests : IAsyncLifetime
         foreach (var target in Targets().Where(t => t.Method == HttpMethod.Get))
         {
             var answer = await lead.Send(target.Method, target.Path);
-            Assert.Contains("default-src 'self'", answer.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+            Assert.Contains(
+                "default-src 'self'",
+                answer.Headers.GetValues("Content-Security-Policy").Single(),
+                StringComparison.Ordinal
+            );
             Assert.Equal("nosniff", answer.Headers.GetValues("X-Content-Type-Options").Single());
             Assert.Equal("no-referrer", answer.Headers.GetValues("Referrer-Policy").Single());
             Assert.True(answer.Headers.CacheControl!.NoStore);
         }
     }
 
-    /// <summary>A body of the shape the operation takes; what is in it does not matter to who must not send it.</summary>
-    private object? Body(Target target) => target.TakesBody
-        ? operations.Sample(operations.All.Single(o => o.Method == target.Method && o.Path.Trim('/') == Plain(target.Pattern)).Body, new Dictionary<string, JsonNode?>()) : null;
+    /// <summary>
+    /// A body of the shape the operation takes; what is in it does not matter to who must not send it.
+    /// </summary>
+    private object? Body(Target target) =>
+        target.TakesBody
+            ? operations.Sample(
+                operations.All.Single(o => o.Method == target.Method && o.Path.Trim('/') == Plain(target.Pattern)).Body,
+                new Dictionary<string, JsonNode?>()
+            )
+            : null;
 
     /// <summary>The pattern without the kinds of its parameters, as the document writes it.</summary>
-    private static string Plain(RoutePattern pattern) => string.Join('/', pattern.PathSegments.Select(s => string.Concat(s.Parts.Select(p => p switch
-    {
-        RoutePatternParameterPart parameter => $"{{{parameter.Name}}}",
-        RoutePatternLiteralPart literal => literal.Content,
-        _ => throw new InvalidOperationException(),
-    }))));
+    private static string Plain(RoutePattern pattern) =>
+        string.Join(
+            '/',
+            pattern.PathSegments.Select(s =>
+                string.Concat(
+                    s.Parts.Select(p =>
+                        p switch
+                        {
+                            RoutePatternParameterPart parameter => $"{{{parameter.Name}}}",
+                            RoutePatternLiteralPart literal => literal.Content,
+                            _ => throw new InvalidOperationException(),
+                        }
+                    )
+                )
+            )
+        );
 }

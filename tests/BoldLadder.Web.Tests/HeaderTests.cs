@@ -24,7 +24,11 @@ public sealed class HeaderTests : IAsyncLifetime
 
     private static void IsGuarded(HttpResponseMessage answer)
     {
-        Assert.Contains("default-src 'self'", answer.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+        Assert.Contains(
+            "default-src 'self'",
+            answer.Headers.GetValues("Content-Security-Policy").Single(),
+            StringComparison.Ordinal
+        );
         Assert.Equal("nosniff", answer.Headers.GetValues("X-Content-Type-Options").Single());
         Assert.Equal("no-referrer", answer.Headers.GetValues("Referrer-Policy").Single());
         Assert.Equal("same-origin", answer.Headers.GetValues("Cross-Origin-Opener-Policy").Single());
@@ -49,14 +53,19 @@ public sealed class HeaderTests : IAsyncLifetime
     public async Task A_database_that_is_away_is_told_as_busy_with_when_to_come_back()
     {
         using var way = new Way(new NpgsqlConnectionStringBuilder(TestSchool.AppRole(school.Database)).Port);
-        school.Serve(("ConnectionStrings:App", $"{TestSchool.AppRole(school.Database)};Port={way.Port};Timeout=3;Pooling=false"));
+        school.Serve(
+            ("ConnectionStrings:App", $"{TestSchool.AppRole(school.Database)};Port={way.Port};Timeout=3;Pooling=false")
+        );
         lead = await school.As("lead");
         Assert.Equal(HttpStatusCode.OK, (await lead.Http.GetAsync("/health")).StatusCode);
         way.Close();
         var answer = await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/groups");
         IsGuarded(answer);
         Assert.NotNull(answer.Headers.RetryAfter);
-        Assert.Equal("bold:busy", (await TestClient.Problem(answer, HttpStatusCode.ServiceUnavailable)).GetProperty("type").GetString());
+        Assert.Equal(
+            "bold:busy",
+            (await TestClient.Problem(answer, HttpStatusCode.ServiceUnavailable)).GetProperty("type").GetString()
+        );
         await Task.Delay(1100);
         Assert.Equal(HttpStatusCode.ServiceUnavailable, (await lead.Http.GetAsync("/health")).StatusCode);
     }
@@ -96,8 +105,12 @@ public sealed class HeaderTests : IAsyncLifetime
                     var (near, far) = (await listener.AcceptTcpClientAsync(), new TcpClient());
                     open.AddRange([near, far]);
                     await far.ConnectAsync(IPAddress.Loopback, to);
-                    _ = near.GetStream().CopyToAsync(far.GetStream()).ContinueWith(_ => far.Dispose(), TaskScheduler.Default);
-                    _ = far.GetStream().CopyToAsync(near.GetStream()).ContinueWith(_ => near.Dispose(), TaskScheduler.Default);
+                    _ = near.GetStream()
+                        .CopyToAsync(far.GetStream())
+                        .ContinueWith(_ => far.Dispose(), TaskScheduler.Default);
+                    _ = far.GetStream()
+                        .CopyToAsync(near.GetStream())
+                        .ContinueWith(_ => near.Dispose(), TaskScheduler.Default);
                 }
             }
             catch (Exception closed) when (closed is SocketException or ObjectDisposedException)
@@ -113,22 +126,31 @@ public sealed class HeaderTests : IAsyncLifetime
     [InlineData("PATCH", "/api/session", HttpStatusCode.MethodNotAllowed)]
     [InlineData("HEAD", "/api/session", HttpStatusCode.MethodNotAllowed)]
     [InlineData("OPTIONS", "/api/session", HttpStatusCode.MethodNotAllowed)]
-    public async Task An_address_without_a_use_says_so_signed_in_or_not(string method, string path, HttpStatusCode status)
+    public async Task An_address_without_a_use_says_so_signed_in_or_not(
+        string method,
+        string path,
+        HttpStatusCode status
+    )
     {
         foreach (var client in new[] { lead, await school.As(null) })
         {
             using var request = new HttpRequestMessage(new HttpMethod(method), path);
             var answer = await client.Http.SendAsync(request);
             IsGuarded(answer);
-            if (method == "HEAD") Assert.Equal(status, answer.StatusCode);
-            else await TestClient.Problem(answer, status);
+            if (method == "HEAD")
+                Assert.Equal(status, answer.StatusCode);
+            else
+                await TestClient.Problem(answer, status);
         }
     }
 
     [Fact]
     public async Task What_is_not_json_is_told_so()
     {
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/session") { Content = new StringContent("email=x", Encoding.UTF8, "application/x-www-form-urlencoded") };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/session")
+        {
+            Content = new StringContent("email=x", Encoding.UTF8, "application/x-www-form-urlencoded"),
+        };
         await TestClient.Problem(await lead.Http.SendAsync(request), HttpStatusCode.UnsupportedMediaType);
     }
 
@@ -139,7 +161,10 @@ public sealed class HeaderTests : IAsyncLifetime
         request.Headers.Host = "evil.example";
         var answer = await lead.Http.SendAsync(request);
         IsGuarded(answer);
-        Assert.Equal("bold:unknown-host", (await TestClient.Problem(answer, HttpStatusCode.BadRequest)).GetProperty("type").GetString());
+        Assert.Equal(
+            "bold:unknown-host",
+            (await TestClient.Problem(answer, HttpStatusCode.BadRequest)).GetProperty("type").GetString()
+        );
     }
 
     [Fact]
@@ -149,7 +174,11 @@ public sealed class HeaderTests : IAsyncLifetime
         Assert.True((await http.GetAsync("/api/session")).Headers.CacheControl!.NoStore);
         Assert.True((await http.GetAsync($"/api/schools/{school.School}/groups")).Headers.CacheControl!.NoStore);
         // A page of the front end, whatever its address: its own file where it was built, never an answer of the API.
-        foreach (var page in new[] { "/", "/s/x/ladder", "/sign-in" }) Assert.NotEqual("application/problem+json", (await http.GetAsync(page)).Content.Headers.ContentType?.MediaType);
+        foreach (var page in new[] { "/", "/s/x/ladder", "/sign-in" })
+            Assert.NotEqual(
+                "application/problem+json",
+                (await http.GetAsync(page)).Content.Headers.ContentType?.MediaType
+            );
         Assert.True((await http.GetAsync("/nowhere.png")).Headers.CacheControl!.NoStore);
         Assert.True((await http.GetAsync("/health")).Headers.CacheControl!.NoCache);
     }
@@ -158,15 +187,41 @@ public sealed class HeaderTests : IAsyncLifetime
     [InlineData("weeks/9999-12-31?weeks=2")]
     [InlineData("weeks/0001-01-01")]
     public async Task A_day_beyond_any_calendar_is_refused_with_a_sentence(string path) =>
-        Assert.Equal("bold:day-out-of-range", (await TestClient.Problem(await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/{path}"), HttpStatusCode.UnprocessableEntity)).GetProperty("type").GetString());
+        Assert.Equal(
+            "bold:day-out-of-range",
+            (
+                await TestClient.Problem(
+                    await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/{path}"),
+                    HttpStatusCode.UnprocessableEntity
+                )
+            )
+                .GetProperty("type")
+                .GetString()
+        );
 
     [Fact]
     public async Task Numbers_in_place_of_names_are_refused_and_nothing_of_them_is_stored()
     {
         var lesson = await lead.Open(school.Otters, TestSchool.Today);
         var closing = lead.Lesson(lesson.Id) + "/closing";
-        await TestClient.Problem(await lead.Send(HttpMethod.Post, closing, raw: $$"""{"entryId":"{{Guid.NewGuid()}}","outcome":99}""", version: lesson.Version), HttpStatusCode.BadRequest);
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, $"/api/schools/{school.School}/words/ship/verdict", raw: """{"verdict":-1,"reason":"x"}""", stamp: "x"), HttpStatusCode.BadRequest);
+        await TestClient.Problem(
+            await lead.Send(
+                HttpMethod.Post,
+                closing,
+                raw: $$"""{"entryId":"{{Guid.NewGuid()}}","outcome":99}""",
+                version: lesson.Version
+            ),
+            HttpStatusCode.BadRequest
+        );
+        await TestClient.Problem(
+            await lead.Send(
+                HttpMethod.Put,
+                $"/api/schools/{school.School}/words/ship/verdict",
+                raw: """{"verdict":-1,"reason":"x"}""",
+                stamp: "x"
+            ),
+            HttpStatusCode.BadRequest
+        );
         Assert.Equal(0, await school.AsOwner(s => s.TeachingLog.CountAsync(e => e.Date == TestSchool.Today)));
         Assert.Equal(LessonStatus.Planned, (await school.AsOwner(s => s.Lessons.SingleAsync())).Status);
     }
@@ -177,5 +232,19 @@ public sealed class HeaderTests : IAsyncLifetime
     [InlineData("line\nbreak")]
     [InlineData(" ")]
     public async Task A_name_that_can_not_be_seen_as_it_is_written_is_refused(string name) =>
-        Assert.Equal("bold:bad-name", (await TestClient.Problem(await lead.Send(HttpMethod.Post, $"/api/schools/{school.School}/ladders", new { id = Guid.NewGuid(), name, from = "blank" }), HttpStatusCode.UnprocessableEntity)).GetProperty("type").GetString());
+        Assert.Equal("bold:bad-name", (
+                await TestClient.Problem(
+                    await lead.Send(
+                        HttpMethod.Post,
+                        $"/api/schools/{school.School}/ladders",
+                        new
+                        {
+                            id = Guid.NewGuid(),
+                            name,
+                            from = "blank",
+                        }
+                    ),
+                    HttpStatusCode.UnprocessableEntity
+                )
+            ).GetProperty("type").GetString());
 }

@@ -3,13 +3,15 @@ using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Teaching;
-using BoldLadder.Store;
 using BoldLadder.School.Lessons;
+using BoldLadder.Store;
 using Xunit;
 
 namespace BoldLadder.Web.Tests;
 
-/// <summary>A lesson changed by hand: own words, activities, lengths, notes, bans, copies; each change can be undone.</summary>
+/// <summary>
+/// A lesson changed by hand: own words, activities, lengths, notes, bans, copies; each change can be undone.
+/// </summary>
 public sealed class LessonEditingTests : IAsyncLifetime
 {
     private static readonly DateOnly Today = TestSchool.Today;
@@ -26,7 +28,8 @@ public sealed class LessonEditingTests : IAsyncLifetime
 
     public async Task DisposeAsync() => await school.DisposeAsync();
 
-    private string Verdicts(string text, string part = "practise") => $"{lead.Lesson(lesson.Id)}/verdicts?text={Uri.EscapeDataString(text)}&part={part}";
+    private string Verdicts(string text, string part = "practise") =>
+        $"{lead.Lesson(lesson.Id)}/verdicts?text={Uri.EscapeDataString(text)}&part={part}";
 
     [Fact]
     public async Task A_typed_word_is_judged_with_what_it_needs_and_when()
@@ -42,7 +45,11 @@ public sealed class LessonEditingTests : IAsyncLifetime
     public async Task What_is_new_today_counts_in_practise_but_not_in_revisit()
     {
         var fresh = school.OttersNext.First();
-        var word = lesson.Lesson.Find("practise-read")!.Items.OfType<WordItem>().First(w => w.Graphemes.Split('|').Contains(fresh.Label)).Word;
+        var word = lesson
+            .Lesson.Find("practise-read")!
+            .Items.OfType<WordItem>()
+            .First(w => w.Graphemes.Split('|').Contains(fresh.Label))
+            .Word;
         Assert.Equal(OwnStatus.Decodable, (await lead.Get<List<VerdictView>>(Verdicts(word))).Single().Status);
         Assert.Equal(OwnStatus.NotYet, (await lead.Get<List<VerdictView>>(Verdicts(word, "revisit"))).Single().Status);
     }
@@ -51,14 +58,26 @@ public sealed class LessonEditingTests : IAsyncLifetime
     public async Task A_typed_word_that_can_be_read_goes_in_and_another_is_refused_with_its_verdict()
     {
         var changed = await lead.Changed(lesson, new AddText("practise-read", "pip"));
-        var item = Assert.IsType<WordItem>(changed.Lesson.Find("practise-read")!.Items.Single(i => i.Id == "practise-read:pip"));
+        var item = Assert.IsType<WordItem>(
+            changed.Lesson.Find("practise-read")!.Items.Single(i => i.Id == "practise-read:pip")
+        );
         Assert.True(item.Kept && item.Reasons.Any(r => r.Code == "by-hand"));
         Assert.Empty(changed.Problems);
-        var refused = await TestClient.Problem(await lead.Change(changed, new AddText("practise-read", "ship")), HttpStatusCode.UnprocessableEntity);
+        var refused = await TestClient.Problem(
+            await lead.Change(changed, new AddText("practise-read", "ship")),
+            HttpStatusCode.UnprocessableEntity
+        );
         Assert.Equal("bold:not-readable", refused.GetProperty("type").GetString());
-        Assert.Equal("sh=ʃ", refused.GetProperty("verdicts")[0].GetProperty("needs")[0].GetProperty("what").GetString());
+        Assert.Equal(
+            "sh=ʃ",
+            refused.GetProperty("verdicts")[0].GetProperty("needs")[0].GetProperty("what").GetString()
+        );
         Assert.Equal(changed.Version, (await lead.Open(school.Otters, Today)).Version);
-        foreach (var text in new[] { "", "   ", new string('a', 300) }) await TestClient.Problem(await lead.Change(changed, new AddText("practise-read", text)), HttpStatusCode.UnprocessableEntity);
+        foreach (var text in new[] { "", "   ", new string('a', 300) })
+            await TestClient.Problem(
+                await lead.Change(changed, new AddText("practise-read", text)),
+                HttpStatusCode.UnprocessableEntity
+            );
     }
 
     [Fact]
@@ -66,9 +85,13 @@ public sealed class LessonEditingTests : IAsyncLifetime
     {
         var apply = lesson.Lesson.Parts.Single(p => p.Kind == PartKind.Apply);
         var kind = apply.Activities.FirstOrDefault(a => a.Kind == ActivityKind.ReadSentence);
-        var with = kind is null ? await lead.Changed(lesson, new AddActivity(PartKind.Apply, ActivityKind.ReadSentence)) : lesson;
+        var with = kind is null
+            ? await lead.Changed(lesson, new AddActivity(PartKind.Apply, ActivityKind.ReadSentence))
+            : lesson;
         var changed = await lead.Changed(with, new AddText("apply-sentence", "I sat on a red mat."));
-        Assert.Contains(changed.Lesson.Find("apply-sentence")!.Items.OfType<SentenceItem>(), s => s.Text == "I sat on a red mat.");
+        Assert.Contains(changed.Lesson.Find("apply-sentence")!.Items.OfType<SentenceItem>(), s =>
+            s.Text == "I sat on a red mat."
+        );
         Assert.Empty(changed.Problems);
     }
 
@@ -87,18 +110,28 @@ public sealed class LessonEditingTests : IAsyncLifetime
         var without = await lead.Changed(await lead.Open(school.Otters, Today), new DropActivity(id));
         Assert.Null(without.Lesson.Find(id));
         var back = without;
-        while (back.CanUndo) back = await lead.Changed(back, new UndoChange());
+        while (back.CanUndo)
+            back = await lead.Changed(back, new UndoChange());
         Assert.Equal(LessonDocument.Write(lesson.Lesson), LessonDocument.Write(back.Lesson));
-        await TestClient.Problem(await lead.Change(back, new SetLength("practise-read", 5)), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(
+            await lead.Change(back, new SetLength("practise-read", 5)),
+            HttpStatusCode.UnprocessableEntity
+        );
     }
 
     [Fact]
     public async Task An_activity_with_too_few_words_is_refused_with_what_could_be_done_instead()
     {
-        var refused = await TestClient.Problem(await lead.Change(lesson, new AddActivity(PartKind.Teach, ActivityKind.CutSyllables)), HttpStatusCode.UnprocessableEntity);
+        var refused = await TestClient.Problem(
+            await lead.Change(lesson, new AddActivity(PartKind.Teach, ActivityKind.CutSyllables)),
+            HttpStatusCode.UnprocessableEntity
+        );
         Assert.Equal("bold:too-few-words", refused.GetProperty("type").GetString());
         Assert.NotEmpty(refused.GetProperty("kinds").EnumerateArray());
-        await TestClient.Problem(await lead.Change(lesson, new AddActivity(PartKind.Revisit, ActivityKind.NewPattern)), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(
+            await lead.Change(lesson, new AddActivity(PartKind.Revisit, ActivityKind.NewPattern)),
+            HttpStatusCode.UnprocessableEntity
+        );
     }
 
     [Fact]
@@ -110,7 +143,10 @@ public sealed class LessonEditingTests : IAsyncLifetime
         var fewer = await lead.Changed(noted, new DropItem(word));
         Assert.DoesNotContain(fewer.Lesson.Find("practise-read")!.Items, i => i.Id == word);
         var single = fewer.Lesson.Activities.First(a => a.Items.Length == 1);
-        await TestClient.Problem(await lead.Change(fewer, new DropItem(single.Items[0].Id)), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(
+            await lead.Change(fewer, new DropItem(single.Items[0].Id)),
+            HttpStatusCode.UnprocessableEntity
+        );
     }
 
     [Fact]
@@ -118,15 +154,34 @@ public sealed class LessonEditingTests : IAsyncLifetime
     {
         var word = lesson.Lesson.Find("practise-read")!.Items.OfType<WordItem>().First();
         var changed = await lead.Changed(lesson, new BanWord(word.Id));
-        Assert.DoesNotContain(changed.Lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), w => w == word.Word);
+        Assert.DoesNotContain(changed.Lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), w =>
+            w == word.Word
+        );
         for (var day = 1; day < 9; day++)
         {
-            if (day is 3 or 4 or 5) continue;
-            Assert.DoesNotContain((await lead.Open(school.Otters, Today.AddDays(day))).Lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), w => w == word.Word);
+            if (day is 3 or 4 or 5)
+                continue;
+            Assert.DoesNotContain(
+                (await lead.Open(school.Otters, Today.AddDays(day)))
+                    .Lesson.Activities.SelectMany(a => a.Items)
+                    .SelectMany(ReadByChildren.Words),
+                w => w == word.Word
+            );
         }
-        async Task<bool> KeptOut() => (await lead.Get<School.Words.WordView>($"/api/schools/{school.School}/words/{word.Word}")).Groups.Single(g => g.GroupId == school.Otters).KeptOut;
+        async Task<bool> KeptOut() =>
+            (await lead.Get<School.Words.WordView>($"/api/schools/{school.School}/words/{word.Word}"))
+                .Groups.Single(g => g.GroupId == school.Otters)
+                .KeptOut;
         Assert.True(await KeptOut());
-        Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, $"/api/schools/{school.School}/groups/{school.Otters}/kept-out/{word.Word}")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (
+                await lead.Send(
+                    HttpMethod.Delete,
+                    $"/api/schools/{school.School}/groups/{school.Otters}/kept-out/{word.Word}"
+                )
+            ).StatusCode
+        );
         Assert.False(await KeptOut());
     }
 
@@ -136,22 +191,34 @@ public sealed class LessonEditingTests : IAsyncLifetime
         var withClues = await lead.Changed(lesson, new AddActivity(PartKind.Revisit, ActivityKind.Clues));
         var clue = withClues.Lesson.Activities.SelectMany(a => a.Items).OfType<ClueItem>().First();
         var changed = await lead.Changed(withClues, new BanWord(clue.Id));
-        Assert.DoesNotContain(changed.Lesson.Activities.SelectMany(a => a.Items).OfType<IOfWord>(), i => i.Word == clue.Word);
+        Assert.DoesNotContain(changed.Lesson.Activities.SelectMany(a => a.Items).OfType<IOfWord>(), i =>
+            i.Word == clue.Word
+        );
         Assert.NotEmpty(changed.Lesson.Activities.SelectMany(a => a.Items).OfType<ClueItem>());
         var said = changed.Lesson.Activities.SelectMany(a => a.Items).OfType<WordItem>().First(w => w.Oral);
         var again = await lead.Changed(changed, new BanWord(said.Id));
-        Assert.DoesNotContain(again.Lesson.Activities.SelectMany(a => a.Items).OfType<IOfWord>(), i => i.Word == said.Word);
+        Assert.DoesNotContain(again.Lesson.Activities.SelectMany(a => a.Items).OfType<IOfWord>(), i =>
+            i.Word == said.Word
+        );
     }
 
     [Fact]
     public async Task Only_a_lead_keeps_a_word_from_the_school_and_with_a_reason()
     {
         var word = lesson.Lesson.Find("practise-read")!.Items.OfType<WordItem>().First();
-        await TestClient.Problem(await (await school.As("teacher")).Change(lesson, new BanWord(word.Id, "No.", true)), HttpStatusCode.Forbidden);
-        await TestClient.Problem(await lead.Change(lesson, new BanWord(word.Id, ForSchool: true)), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(
+            await (await school.As("teacher")).Change(lesson, new BanWord(word.Id, "No.", true)),
+            HttpStatusCode.Forbidden
+        );
+        await TestClient.Problem(
+            await lead.Change(lesson, new BanWord(word.Id, ForSchool: true)),
+            HttpStatusCode.UnprocessableEntity
+        );
         await lead.Changed(lesson, new BanWord(word.Id, "A nickname here.", true));
         var kestrels = await lead.Open(school.Kestrels, Today);
-        Assert.DoesNotContain(kestrels.Lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), w => w == word.Word);
+        Assert.DoesNotContain(kestrels.Lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words), w =>
+            w == word.Word
+        );
     }
 
     [Fact]
@@ -161,11 +228,21 @@ public sealed class LessonEditingTests : IAsyncLifetime
         var copied = await lead.Changed(kestrels, new CopyLesson(school.Otters, Today));
         Assert.Equal(lesson.Lesson.Target.AsEnumerable(), copied.Lesson.Target);
         Assert.NotEmpty(copied.Problems);
-        var sound = copied.Lesson.Activities.SelectMany(a => a.Items).Select(i => i.Id).Except(copied.Problems.Select(p => p.ItemId)).ToHashSet();
+        var sound = copied
+            .Lesson.Activities.SelectMany(a => a.Items)
+            .Select(i => i.Id)
+            .Except(copied.Problems.Select(p => p.ItemId))
+            .ToHashSet();
         var mended = await lead.Changed(copied, new RepairLesson());
         Assert.Empty(mended.Problems);
-        Assert.Superset(sound.Where(i => !i.StartsWith("practise-chain", StringComparison.Ordinal)).ToHashSet(), mended.Lesson.Activities.SelectMany(a => a.Items).Select(i => i.Id).ToHashSet());
-        await TestClient.Problem(await lead.Change(mended, new CopyLesson(Guid.NewGuid(), Today)), HttpStatusCode.NotFound);
+        Assert.Superset(
+            sound.Where(i => !i.StartsWith("practise-chain", StringComparison.Ordinal)).ToHashSet(),
+            mended.Lesson.Activities.SelectMany(a => a.Items).Select(i => i.Id).ToHashSet()
+        );
+        await TestClient.Problem(
+            await lead.Change(mended, new CopyLesson(Guid.NewGuid(), Today)),
+            HttpStatusCode.NotFound
+        );
     }
 
     [Fact]
@@ -184,7 +261,10 @@ public sealed class LessonEditingTests : IAsyncLifetime
         var renewed = await lead.Open(school.Otters, Today.AddDays(1));
         Assert.NotEqual(tomorrow.RungId, renewed.RungId);
         var back = await lead.Changed(renewed, new UndoChange());
-        Assert.Equal((tomorrow.RungId, tomorrow.RungLabel, renewed.RungLabel), (back.RungId, back.RungLabel, back.ExpectedRung));
+        Assert.Equal(
+            (tomorrow.RungId, tomorrow.RungLabel, renewed.RungLabel),
+            (back.RungId, back.RungLabel, back.ExpectedRung)
+        );
         Assert.Equal(LessonDocument.Write(tomorrow.Lesson), LessonDocument.Write(back.Lesson));
     }
 
@@ -192,15 +272,28 @@ public sealed class LessonEditingTests : IAsyncLifetime
     public async Task What_wobbled_comes_first_tomorrow()
     {
         var wobbled = lesson.Lesson.Find("revisit-cards")!.Items.OfType<CardItem>().Last().Correspondence;
-        await TestClient.Read<LessonView>(await lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/closing", new CloseRequest(Guid.CreateVersion7(), LessonOutcome.Taught, null, [wobbled, "no-such"]), version: lesson.Version));
+        await TestClient.Read<LessonView>(
+            await lead.Send(
+                HttpMethod.Post,
+                lead.Lesson(lesson.Id) + "/closing",
+                new CloseRequest(Guid.CreateVersion7(), LessonOutcome.Taught, null, [wobbled, "no-such"]),
+                version: lesson.Version
+            )
+        );
         var tomorrow = await lead.Open(school.Otters, Today.AddDays(1));
-        Assert.Equal(wobbled, Assert.Single(tomorrow.Lesson.Find("revisit-last-miss")!.Items.OfType<CardItem>()).Correspondence);
+        Assert.Equal(
+            wobbled,
+            Assert.Single(tomorrow.Lesson.Find("revisit-last-miss")!.Items.OfType<CardItem>()).Correspondence
+        );
     }
 
     [Fact]
     public async Task A_lesson_planned_before_is_made_anew_when_yesterday_went_otherwise_unless_someone_changed_it()
     {
-        var (tomorrow, after) = (await lead.Open(school.Otters, Today.AddDays(1)), await lead.Open(school.Otters, Today.AddDays(2)));
+        var (tomorrow, after) = (
+            await lead.Open(school.Otters, Today.AddDays(1)),
+            await lead.Open(school.Otters, Today.AddDays(2))
+        );
         await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.NotTaught));
         var renewed = await lead.Open(school.Otters, Today.AddDays(1));
         Assert.Equal((lesson.RungId, 2, true), (renewed.RungId, renewed.Version, renewed.CanUndo));
@@ -219,7 +312,10 @@ public sealed class LessonEditingTests : IAsyncLifetime
     {
         await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.Stopped, "practise-read"));
         var tomorrow = await lead.Open(school.Otters, Today.AddDays(1));
-        Assert.Equal(lesson.Lesson.Target, tomorrow.Lesson.Find("revisit-last-miss")!.Items.OfType<CardItem>().Select(c => c.Correspondence));
+        Assert.Equal(
+            lesson.Lesson.Target,
+            tomorrow.Lesson.Find("revisit-last-miss")!.Items.OfType<CardItem>().Select(c => c.Correspondence)
+        );
         var read = tomorrow.Lesson.Find("practise-read")!;
         Assert.True(read.Seconds > 20 + (25 * read.Items.Length));
         Assert.True(tomorrow.Minutes <= tomorrow.LessonMinutes);

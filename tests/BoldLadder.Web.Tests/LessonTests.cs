@@ -2,11 +2,11 @@ using System.Net;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Teaching;
-using BoldLadder.Store;
 using BoldLadder.School.Calendars;
 using BoldLadder.School.Groups;
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
+using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
 
@@ -42,12 +42,19 @@ public sealed class LessonTests : IAsyncLifetime
     [InlineData("2026-11-24", "2026-11-24", true)]
     [InlineData("2026-11-28", "2026-11-30", false)]
     [InlineData("2027-06-01", null, false)]
-    public async Task Today_is_offered_when_it_is_a_teaching_day_else_the_next_one(string today, string? offered, bool isToday)
+    public async Task Today_is_offered_when_it_is_a_teaching_day_else_the_next_one(
+        string today,
+        string? offered,
+        bool isToday
+    )
     {
         school.Serve(("Today", today));
         lead = await school.As("lead");
         var group = await Group();
-        Assert.Equal((offered, isToday), (group.LessonDate?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), group.IsToday));
+        Assert.Equal(
+            (offered, isToday),
+            (group.LessonDate?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), group.IsToday)
+        );
     }
 
     [Fact]
@@ -60,7 +67,15 @@ public sealed class LessonTests : IAsyncLifetime
     [Fact]
     public async Task The_next_days_come_to_the_next_rungs_past_closed_days_and_weekends()
     {
-        Assert.Equal(school.OttersNext.Take(3).Select(r => r.Label), new[] { await lead.Open(school.Otters, Today), await lead.Open(school.Otters, Today.AddDays(1)), await lead.Open(school.Otters, Today.AddDays(2)) }.Select(l => l.RungLabel));
+        Assert.Equal(
+            school.OttersNext.Take(3).Select(r => r.Label),
+            new[]
+            {
+                await lead.Open(school.Otters, Today),
+                await lead.Open(school.Otters, Today.AddDays(1)),
+                await lead.Open(school.Otters, Today.AddDays(2)),
+            }.Select(l => l.RungLabel)
+        );
         var monday = await lead.Open(school.Otters, Today.AddDays(6));
         Assert.Equal((school.OttersNext.ElementAt(3).Label, Today.AddDays(2)), (monday.RungLabel, monday.Previous));
     }
@@ -71,18 +86,37 @@ public sealed class LessonTests : IAsyncLifetime
     [InlineData(200)]
     public async Task A_day_without_lessons_says_so(int days)
     {
-        var problem = await TestClient.Problem(await lead.Send(HttpMethod.Put, lead.Lesson(school.Otters, Today.AddDays(days))), HttpStatusCode.UnprocessableEntity);
+        var problem = await TestClient.Problem(
+            await lead.Send(HttpMethod.Put, lead.Lesson(school.Otters, Today.AddDays(days))),
+            HttpStatusCode.UnprocessableEntity
+        );
         Assert.Equal("bold:outside-calendar", problem.GetProperty("type").GetString());
     }
 
     [Fact]
     public async Task An_unknown_group_a_past_day_and_a_wrong_date_say_what_to_do()
     {
-        var unknown = await TestClient.Problem(await lead.Send(HttpMethod.Put, lead.Lesson(Guid.NewGuid(), Today)), HttpStatusCode.NotFound);
-        Assert.Contains("Choose one from the list", unknown.GetProperty("detail").GetString(), StringComparison.Ordinal);
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, lead.Lesson(school.Otters, Today.AddDays(-1))), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Send(HttpMethod.Put, $"/api/schools/{school.School}/groups/{school.Otters}/lessons/tomorrow"), HttpStatusCode.BadRequest);
-        await TestClient.Problem(await lead.Send(HttpMethod.Get, lead.Lesson(school.Otters, Today)), HttpStatusCode.NotFound);
+        var unknown = await TestClient.Problem(
+            await lead.Send(HttpMethod.Put, lead.Lesson(Guid.NewGuid(), Today)),
+            HttpStatusCode.NotFound
+        );
+        Assert.Contains(
+            "Choose one from the list",
+            unknown.GetProperty("detail").GetString(),
+            StringComparison.Ordinal
+        );
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Put, lead.Lesson(school.Otters, Today.AddDays(-1))),
+            HttpStatusCode.UnprocessableEntity
+        );
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Put, $"/api/schools/{school.School}/groups/{school.Otters}/lessons/tomorrow"),
+            HttpStatusCode.BadRequest
+        );
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Get, lead.Lesson(school.Otters, Today)),
+            HttpStatusCode.NotFound
+        );
         await TestClient.Problem(await lead.Send(HttpMethod.Get, "/api/no-such-thing"), HttpStatusCode.NotFound);
     }
 
@@ -139,7 +173,10 @@ public sealed class LessonTests : IAsyncLifetime
         var item = mine.Lesson.Find("practise-read")!.Items[0].Id;
         var after = await teacher.Changed(mine, new ReplaceItem(item));
         var problem = await TestClient.Problem(await lead.Change(after, new UndoChange()), HttpStatusCode.Conflict);
-        Assert.Equal("replace-one", problem.GetProperty("since").EnumerateArray().Single().GetProperty("command").GetString());
+        Assert.Equal(
+            "replace-one",
+            problem.GetProperty("since").EnumerateArray().Single().GetProperty("command").GetString()
+        );
     }
 
     [Fact]
@@ -151,7 +188,15 @@ public sealed class LessonTests : IAsyncLifetime
         await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.Taught));
         var kept = Assert.Single(await school.AsOwner(s => s.LessonUndos.ToListAsync()));
         Assert.NotEqual(lesson.Id, kept.LessonId);
-        Assert.Equal(["choose-others", "close"], await school.AsOwner(s => s.LessonChanges.Where(c => c.LessonId == lesson.Id).OrderBy(c => c.Version).Select(c => c.Command).ToListAsync()));
+        Assert.Equal(
+            ["choose-others", "close"],
+            await school.AsOwner(s =>
+                s.LessonChanges.Where(c => c.LessonId == lesson.Id)
+                    .OrderBy(c => c.Version)
+                    .Select(c => c.Command)
+                    .ToListAsync()
+            )
+        );
     }
 
     [Fact]
@@ -171,10 +216,16 @@ public sealed class LessonTests : IAsyncLifetime
         var lesson = await lead.Open(school.Otters, Today);
         var teacher = await school.As("teacher");
         await TestClient.Read<LessonView>(await teacher.Change(lesson, new ChooseOthers("practise-read")));
-        var problem = await TestClient.Problem(await lead.Change(lesson, new ChooseOthers("revisit-cards")), HttpStatusCode.Conflict);
+        var problem = await TestClient.Problem(
+            await lead.Change(lesson, new ChooseOthers("revisit-cards")),
+            HttpStatusCode.Conflict
+        );
         Assert.Equal("bold:changed-meanwhile", problem.GetProperty("type").GetString());
         var since = problem.GetProperty("since").EnumerateArray().Single();
-        Assert.Equal(("choose-others", "practise-read"), (since.GetProperty("command").GetString(), since.GetProperty("subject").GetString()));
+        Assert.Equal(
+            ("choose-others", "practise-read"),
+            (since.GetProperty("command").GetString(), since.GetProperty("subject").GetString())
+        );
         Assert.Equal(2, (await lead.Open(school.Otters, Today)).Version);
     }
 
@@ -182,10 +233,22 @@ public sealed class LessonTests : IAsyncLifetime
     public async Task A_change_without_a_version_or_of_an_unknown_item_is_refused()
     {
         var lesson = await lead.Open(school.Otters, Today);
-        await TestClient.Problem(await lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/commands", new UndoChange()), (HttpStatusCode)428);
-        await TestClient.Problem(await lead.Change(lesson, new KeepItem("practise-read:nonesuch")), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Change(lesson, new ChooseOthers("no-such-activity")), HttpStatusCode.UnprocessableEntity);
-        var nothing = await TestClient.Problem(await lead.Change(lesson, new ChooseOthers("teach-correspondence")), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Post, lead.Lesson(lesson.Id) + "/commands", new UndoChange()),
+            (HttpStatusCode)428
+        );
+        await TestClient.Problem(
+            await lead.Change(lesson, new KeepItem("practise-read:nonesuch")),
+            HttpStatusCode.UnprocessableEntity
+        );
+        await TestClient.Problem(
+            await lead.Change(lesson, new ChooseOthers("no-such-activity")),
+            HttpStatusCode.UnprocessableEntity
+        );
+        var nothing = await TestClient.Problem(
+            await lead.Change(lesson, new ChooseOthers("teach-correspondence")),
+            HttpStatusCode.UnprocessableEntity
+        );
         Assert.Equal("bold:no-others", nothing.GetProperty("type").GetString());
         Assert.Equal(1, (await lead.Open(school.Otters, Today)).Version);
     }
@@ -199,7 +262,10 @@ public sealed class LessonTests : IAsyncLifetime
         await TestClient.Read<LessonView>(await lead.Close(lesson, LessonOutcome.Taught, entry: entry));
         Assert.Equal(LessonStatus.Taught, closed.Status);
         Assert.Equal(1, await school.AsOwner(s => s.TeachingLog.CountAsync(e => e.Date == Today)));
-        var frozen = await TestClient.Problem(await lead.Change(closed, new ChooseOthers("practise-read")), HttpStatusCode.Conflict);
+        var frozen = await TestClient.Problem(
+            await lead.Change(closed, new ChooseOthers("practise-read")),
+            HttpStatusCode.Conflict
+        );
         Assert.Equal("bold:lesson-closed", frozen.GetProperty("type").GetString());
         Assert.Equal("f", (await lead.Open(school.Otters, Today.AddDays(1))).RungLabel);
         Assert.Equal(13, (await Group()).RungsTaught);
@@ -229,37 +295,76 @@ public sealed class LessonTests : IAsyncLifetime
     [Fact]
     public async Task A_lesson_still_to_come_or_stopped_nowhere_is_not_closed()
     {
-        await TestClient.Problem(await lead.Close(await lead.Open(school.Otters, Today.AddDays(1)), LessonOutcome.Taught), HttpStatusCode.UnprocessableEntity);
-        await TestClient.Problem(await lead.Close(await lead.Open(school.Otters, Today), LessonOutcome.Stopped, "no-such-activity"), HttpStatusCode.UnprocessableEntity);
+        await TestClient.Problem(
+            await lead.Close(await lead.Open(school.Otters, Today.AddDays(1)), LessonOutcome.Taught),
+            HttpStatusCode.UnprocessableEntity
+        );
+        await TestClient.Problem(
+            await lead.Close(await lead.Open(school.Otters, Today), LessonOutcome.Stopped, "no-such-activity"),
+            HttpStatusCode.UnprocessableEntity
+        );
     }
 
     [Fact]
     public async Task A_teacher_sees_their_group_and_the_ladder_only()
     {
         var teacher = await school.As("teacher");
-        Assert.Equal(["Otters"], (await teacher.Get<List<GroupView>>($"/api/schools/{school.School}/groups")).Select(g => g.Name));
-        Assert.NotEmpty((await teacher.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1")).Rungs);
-        await TestClient.Problem(await teacher.Send(HttpMethod.Get, teacher.Lesson(school.Kestrels, Today)), HttpStatusCode.NotFound);
-        Assert.Equal(["Otters"], (await teacher.Get<LadderDatesView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/dates")).Groups.Select(g => g.Name));
-        await TestClient.Problem(await teacher.Send(HttpMethod.Get, $"/api/schools/{school.School}/audit"), HttpStatusCode.Forbidden);
+        Assert.Equal(
+            ["Otters"],
+            (await teacher.Get<List<GroupView>>($"/api/schools/{school.School}/groups")).Select(g => g.Name)
+        );
+        Assert.NotEmpty(
+            (await teacher.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1")).Rungs
+        );
+        await TestClient.Problem(
+            await teacher.Send(HttpMethod.Get, teacher.Lesson(school.Kestrels, Today)),
+            HttpStatusCode.NotFound
+        );
+        Assert.Equal(
+            ["Otters"],
+            (
+                await teacher.Get<LadderDatesView>(
+                    $"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/dates"
+                )
+            ).Groups.Select(g => g.Name)
+        );
+        await TestClient.Problem(
+            await teacher.Send(HttpMethod.Get, $"/api/schools/{school.School}/audit"),
+            HttpStatusCode.Forbidden
+        );
     }
 
     [Fact]
     public async Task The_ladder_says_what_each_rung_unlocks()
     {
         var ladder = await lead.Get<LadderView>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1");
-        Assert.All(ladder.Rungs.Zip(ladder.Rungs.Skip(1)), pair => Assert.True(pair.First.TextShare <= pair.Second.TextShare && pair.First.Readable <= pair.Second.Readable));
+        Assert.All(ladder.Rungs.Zip(ladder.Rungs.Skip(1)), pair =>
+            Assert.True(pair.First.TextShare <= pair.Second.TextShare && pair.First.Readable <= pair.Second.Readable)
+        );
         Assert.All(ladder.Rungs, r => Assert.Empty(r.Warnings));
         var sh = ladder.Rungs.Single(r => r.Id == "sh=ʃ");
-        var words = await lead.Get<List<RungWord>>($"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/rungs/{Uri.EscapeDataString(sh.Id)}/words");
+        var words = await lead.Get<List<RungWord>>(
+            $"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/rungs/{Uri.EscapeDataString(sh.Id)}/words"
+        );
         Assert.Equal(sh.NewWords, words.Count);
         Assert.Contains(words, w => w.Graphemes == "sh|i|p");
         Assert.Equal(ladder.Rungs.Sum(r => r.NewWords), ladder.Rungs[^1].Readable);
-        await TestClient.Problem(await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/ladders/{school.Ladder}/versions/9"), HttpStatusCode.NotFound);
-        await TestClient.Problem(await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/rungs/none/words"), HttpStatusCode.NotFound);
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/ladders/{school.Ladder}/versions/9"),
+            HttpStatusCode.NotFound
+        );
+        await TestClient.Problem(
+            await lead.Send(
+                HttpMethod.Get,
+                $"/api/schools/{school.School}/ladders/{school.Ladder}/versions/1/rungs/none/words"
+            ),
+            HttpStatusCode.NotFound
+        );
     }
 
-    private static string[] Words(LessonView lesson) => [.. lesson.Lesson.Find("practise-read")!.Items.Cast<WordItem>().Select(i => i.Word)];
+    private static string[] Words(LessonView lesson) =>
+        [.. lesson.Lesson.Find("practise-read")!.Items.Cast<WordItem>().Select(i => i.Word)];
 
-    private async Task<GroupView> Group() => (await lead.Get<List<GroupView>>($"/api/schools/{school.School}/groups")).Single(g => g.Name == "Otters");
+    private async Task<GroupView> Group() =>
+        (await lead.Get<List<GroupView>>($"/api/schools/{school.School}/groups")).Single(g => g.Name == "Otters");
 }

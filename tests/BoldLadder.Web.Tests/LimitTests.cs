@@ -25,7 +25,18 @@ public sealed class LimitTests : IAsyncLifetime
     {
         await lead.Open(school.Otters, TestSchool.Today);
         var lesson = lead.Lesson(school.Otters, TestSchool.Today);
-        var answers = await Task.WhenAll(Enumerable.Range(0, 200).Select(i => lead.Send(HttpMethod.Get, i % 4 == 0 ? "/api/session" : i % 4 == 1 ? lesson : Api("groups"))));
+        var answers = await Task.WhenAll(
+            Enumerable
+                .Range(0, 200)
+                .Select(i =>
+                    lead.Send(
+                        HttpMethod.Get,
+                        i % 4 == 0 ? "/api/session"
+                            : i % 4 == 1 ? lesson
+                            : Api("groups")
+                    )
+                )
+        );
         foreach (var answer in answers.Where(a => a.StatusCode != HttpStatusCode.OK))
         {
             await TestClient.Problem(answer, HttpStatusCode.ServiceUnavailable);
@@ -51,7 +62,8 @@ public sealed class LimitTests : IAsyncLifetime
         for (var i = 0; i < 200 && refused is null; i++)
         {
             var answer = await client.Send(HttpMethod.Post, "/api/cover", new { key = "x" });
-            if (answer.StatusCode == HttpStatusCode.TooManyRequests) refused = answer;
+            if (answer.StatusCode == HttpStatusCode.TooManyRequests)
+                refused = answer;
         }
         Assert.InRange(refused!.Headers.RetryAfter!.Delta!.Value.TotalSeconds, 1, 60);
         await TestClient.Problem(refused, HttpStatusCode.TooManyRequests);
@@ -62,31 +74,73 @@ public sealed class LimitTests : IAsyncLifetime
     {
         await lead.Send(HttpMethod.Put, Api($"ladders/{school.Ladder}/draft"));
         var deputy = await school.As("deputy");
-        var heavy = Enumerable.Range(0, 12).Select(i => lead.Send(HttpMethod.Get, Api($"ladders/{school.Ladder}/draft/rungs/{Uri.EscapeDataString("sh=ʃ")}/places?again={i}"))).ToList();
+        var heavy = Enumerable
+            .Range(0, 12)
+            .Select(i =>
+                lead.Send(
+                    HttpMethod.Get,
+                    Api($"ladders/{school.Ladder}/draft/rungs/{Uri.EscapeDataString("sh=ʃ")}/places?again={i}")
+                )
+            )
+            .ToList();
         Assert.Equal(HttpStatusCode.OK, (await deputy.Send(HttpMethod.Get, Api("groups"))).StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await deputy.Send(HttpMethod.Get, Api($"ladders/{school.Ladder}/draft/rungs/{Uri.EscapeDataString("ch=tʃ")}/places"))).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await deputy.Send(
+                    HttpMethod.Get,
+                    Api($"ladders/{school.Ladder}/draft/rungs/{Uri.EscapeDataString("ch=tʃ")}/places")
+                )
+            ).StatusCode
+        );
         var answers = await Task.WhenAll(heavy);
         Assert.Contains(answers, a => a.StatusCode == HttpStatusCode.OK);
-        Assert.All(answers.Where(a => a.StatusCode != HttpStatusCode.OK), a => Assert.Equal((HttpStatusCode.ServiceUnavailable, true), (a.StatusCode, a.Headers.RetryAfter is not null)));
+        Assert.All(answers.Where(a => a.StatusCode != HttpStatusCode.OK), a =>
+            Assert.Equal((HttpStatusCode.ServiceUnavailable, true), (a.StatusCode, a.Headers.RetryAfter is not null))
+        );
         Assert.Contains(answers, a => a.StatusCode == HttpStatusCode.ServiceUnavailable);
     }
 
-    /// <summary>Each is a process of its own: all in the long sweep, else the one way that was open and the one that must stay so.</summary>
-    public static TheoryData<string, string, bool> Addresses => Environment.GetEnvironmentVariable("BOLD_DEEP") == "1"
-        ? new() { { "ASPNETCORE_HTTP_PORTS", "0", false }, { "Kestrel__Endpoints__A__Url", "http://0.0.0.0:0", false }, { "ASPNETCORE_URLS", "http://[::]:0", false }, { "ASPNETCORE_URLS", "http://127.0.0.1:0", true } }
-        : new() { { "Kestrel__Endpoints__A__Url", "http://0.0.0.0:0", false }, { "ASPNETCORE_URLS", "http://127.0.0.1:0", true } };
+    /// <summary>
+    /// Each is a process of its own: all in the long sweep, else the one way that was open and the one that must stay
+    /// so.
+    /// </summary>
+    public static TheoryData<string, string, bool> Addresses =>
+        Environment.GetEnvironmentVariable("BOLD_DEEP") == "1"
+            ? new()
+            {
+                { "ASPNETCORE_HTTP_PORTS", "0", false },
+                { "Kestrel__Endpoints__A__Url", "http://0.0.0.0:0", false },
+                { "ASPNETCORE_URLS", "http://[::]:0", false },
+                { "ASPNETCORE_URLS", "http://127.0.0.1:0", true },
+            }
+            : new()
+            {
+                { "Kestrel__Endpoints__A__Url", "http://0.0.0.0:0", false },
+                { "ASPNETCORE_URLS", "http://127.0.0.1:0", true },
+            };
 
     [Theory]
     [MemberData(nameof(Addresses))]
-    public async Task With_a_demo_account_the_app_serves_this_machine_only_wherever_its_address_is_set(string setting, string value, bool serves)
+    public async Task With_a_demo_account_the_app_serves_this_machine_only_wherever_its_address_is_set(
+        string setting,
+        string value,
+        bool serves
+    )
     {
         await school.AsOwner(async store =>
         {
             await Task.CompletedTask;
-            foreach (var user in store.Users.ToList()) user.IsDemo = true;
+            foreach (var user in store.Users.ToList())
+                user.IsDemo = true;
             return 0;
         });
-        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location]) { RedirectStandardOutput = true, RedirectStandardError = true, WorkingDirectory = AppContext.BaseDirectory };
+        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
+        {
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+            WorkingDirectory = AppContext.BaseDirectory,
+        };
         start.Environment["ConnectionStrings__App"] = TestSchool.AppRole(school.Database);
         start.Environment[setting] = value;
         using var app = Process.Start(start)!;
@@ -96,7 +150,11 @@ public sealed class LimitTests : IAsyncLifetime
         {
             if (serves)
             {
-                Assert.Contains("Now listening", await output.WaitAsync(TimeSpan.FromSeconds(60)), StringComparison.Ordinal);
+                Assert.Contains(
+                    "Now listening",
+                    await output.WaitAsync(TimeSpan.FromSeconds(60)),
+                    StringComparison.Ordinal
+                );
             }
             else
             {
@@ -107,7 +165,8 @@ public sealed class LimitTests : IAsyncLifetime
         }
         finally
         {
-            if (!app.HasExited) app.Kill();
+            if (!app.HasExited)
+                app.Kill();
         }
 
         static async Task<string> Output(Process app)
@@ -116,7 +175,8 @@ public sealed class LimitTests : IAsyncLifetime
             while (await app.StandardOutput.ReadLineAsync() is { } line)
             {
                 all += line + "\n";
-                if (line.Contains("Now listening", StringComparison.Ordinal)) break;
+                if (line.Contains("Now listening", StringComparison.Ordinal))
+                    break;
             }
             return all;
         }

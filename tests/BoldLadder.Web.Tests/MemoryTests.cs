@@ -28,7 +28,14 @@ public sealed class MemoryTests : IAsyncLifetime
         var lead = await school.As("lead");
         var api = $"/api/schools/{school.School}";
         var words = new List<string>();
-        foreach (var letter in "abcdefghilmnoprstuw") words.AddRange((await lead.Get<WordsView>($"{api}/words?ladderId={school.Ladder}&version=1&letters={letter}&known=true")).Words.Select(w => w.Word));
+        foreach (var letter in "abcdefghilmnoprstuw")
+            words.AddRange(
+                (
+                    await lead.Get<WordsView>(
+                        $"{api}/words?ladderId={school.Ladder}&version=1&letters={letter}&known=true"
+                    )
+                ).Words.Select(w => w.Word)
+            );
         words = [.. words.Distinct()];
         Assert.True(words.Count >= warm + measured);
         var unsaid = (await lead.Get<WordView>($"{api}/words/{words[0]}")).Stamp;
@@ -45,8 +52,17 @@ public sealed class MemoryTests : IAsyncLifetime
         {
             foreach (var word in words.Skip(from).Take(count))
             {
-                await TestClient.Read<SchoolWordView>(await lead.Send(HttpMethod.Put, $"{api}/words/{word}/verdict", new SchoolWordRequest(SchoolVerdict.Ban, "Not ours."), stamp: unsaid));
-                (await lead.Send(HttpMethod.Get, lead.Lesson(school.Otters, TestSchool.Today))).EnsureSuccessStatusCode();
+                await TestClient.Read<SchoolWordView>(
+                    await lead.Send(
+                        HttpMethod.Put,
+                        $"{api}/words/{word}/verdict",
+                        new SchoolWordRequest(SchoolVerdict.Ban, "Not ours."),
+                        stamp: unsaid
+                    )
+                );
+                (
+                    await lead.Send(HttpMethod.Get, lead.Lesson(school.Otters, TestSchool.Today))
+                ).EnsureSuccessStatusCode();
             }
         }
     }

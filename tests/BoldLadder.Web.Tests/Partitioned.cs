@@ -1,8 +1,8 @@
 namespace BoldLadder.Web.Tests;
 
 /// <summary>
-/// The same tables as partitions by school, as a store of many schools would have them: keys, foreign keys, policies and rights are what they were. With
-/// BOLD_PARTITIONED=1 every test runs on these.
+/// The same tables as partitions by school, as a store of many schools would have them: keys, foreign keys, policies
+/// and rights are what they were. With BOLD_PARTITIONED=1 every test runs on these.
 /// </summary>
 public static class Partitioned
 {
@@ -33,6 +33,11 @@ public static class Partitioned
                 where table_schema = 'public' and table_name = any(owned) and grantee <> current_user
             loop
                 rights := rights || format('grant %s on %I to %I', one.privilege_type, one.table_name, one.grantee);
+            end loop;
+            for one in select pg_get_triggerdef(t.oid) as definition from pg_trigger t
+                where not t.tgisinternal and t.tgrelid::regclass::text = any(owned)
+            loop
+                keys := keys || one.definition;
             end loop;
             foreach name in array owned loop
                 execute format('alter table %I rename to %I', name, name || '_whole');

@@ -1,7 +1,10 @@
 using System.Diagnostics;
+using System.Net;
 using BoldLadder.School.Groups;
+using BoldLadder.School.Lessons;
 using BoldLadder.School.Weeks;
 using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
 using Xunit;
 
@@ -10,7 +13,10 @@ namespace BoldLadder.Web.Tests;
 /// <summary>Screens of many groups ask the database no more often than screens of one.</summary>
 public sealed class QueryCountTests : IAsyncLifetime
 {
-    /// <summary>The session, who asks and their school, the groups, where they stand, logs never folded, the calendar, the lessons, and of a week who changed them.</summary>
+    /// <summary>
+    /// The session, who asks and their school, the groups, where they stand, logs never folded, the calendar, the
+    /// lessons, and of a week who changed them.
+    /// </summary>
     private const int Most = 9;
 
     private TestSchool school = null!;
@@ -34,7 +40,18 @@ public sealed class QueryCountTests : IAsyncLifetime
         var few = await Count(path);
         await school.AsOwner(store =>
         {
-            for (var i = 0; i < 28; i++) store.Groups.Add(new Group { SchoolId = school.School, Id = Guid.CreateVersion7(), Name = $"Group {i}", LadderId = school.Ladder, LadderVersion = 1, LessonMinutes = 20 });
+            for (var i = 0; i < 28; i++)
+                store.Groups.Add(
+                    new Group
+                    {
+                        SchoolId = school.School,
+                        Id = Guid.CreateVersion7(),
+                        Name = $"Group {i}",
+                        LadderId = school.Ladder,
+                        LadderVersion = 1,
+                        LessonMinutes = 20,
+                    }
+                );
             return Task.FromResult(0);
         });
         var many = await Count(path);
@@ -42,28 +59,33 @@ public sealed class QueryCountTests : IAsyncLifetime
         Assert.InRange(many, 1, Most);
     }
 
-    /// <summary>Whoever closed a lesson and then went back over midnight with the school's zone has a log that runs ahead of today.</summary>
+    /// <summary>
+    /// Whoever closed a lesson and then went back over midnight with the school's zone has a log that runs ahead of
+    /// today.
+    /// </summary>
     [Fact]
     public async Task A_group_whose_log_runs_ahead_of_the_clock_is_still_shown()
     {
         await school.AsOwner(store =>
         {
-            store.TeachingLog.Add(new TeachingLogEntry
-            {
-                SchoolId = school.School,
-                Id = Guid.NewGuid(),
-                GroupId = school.Otters,
-                Date = TestSchool.Today.AddDays(2),
-                RungId = "x",
-                Outcome = Core.Teaching.LessonOutcome.Taught,
-                Correspondences = ["sh=ʃ"],
-                Patterns = [],
-                Tricky = [],
-                Seen = [],
-                Words = [],
-                RecordedAt = DateTime.UtcNow,
-                RecordedBy = Guid.Empty,
-            });
+            store.TeachingLog.Add(
+                new TeachingLogEntry
+                {
+                    SchoolId = school.School,
+                    Id = Guid.NewGuid(),
+                    GroupId = school.Otters,
+                    Date = TestSchool.Today.AddDays(2),
+                    RungId = "x",
+                    Outcome = Core.Teaching.LessonOutcome.Taught,
+                    Correspondences = ["sh=ʃ"],
+                    Patterns = [],
+                    Tricky = [],
+                    Seen = [],
+                    Words = [],
+                    RecordedAt = DateTime.UtcNow,
+                    RecordedBy = Guid.Empty,
+                }
+            );
             return Task.FromResult(0);
         });
         Assert.Equal(2, (await lead.Get<List<GroupView>>(Path("groups"))).Count);
@@ -78,12 +100,58 @@ public sealed class QueryCountTests : IAsyncLifetime
         Assert.Equal(2, (await lead.Get<WeekView>(Path("weeks"))).Groups.Count);
     }
 
+    /// <summary>One look at the door says who asks and that nothing changed.</summary>
+    [Theory]
+    [InlineData("groups")]
+    [InlineData("weeks?weeks=2")]
+    [InlineData("ladders")]
+    public async Task What_nothing_changed_since_is_answered_with_one_query(string path)
+    {
+        await KeepAnswers();
+        var before = await lead.Open(school.Otters, TestSchool.Today);
+        Assert.Equal(1, await Count(path));
+        var first = await (await lead.Send(HttpMethod.Get, Path(path))).Content.ReadAsStringAsync();
+        await lead.Changed(before, new SetRemark("Bring the big cards."));
+        Assert.True(await CountOnce(path) > 1);
+        Assert.NotEmpty(first);
+    }
+
+    [Fact]
+    public async Task What_was_kept_is_for_one_person_while_they_are_signed_in_and_belong_here()
+    {
+        await KeepAnswers();
+        Assert.Equal(2, (await lead.Get<List<GroupView>>(Path("groups"))).Count);
+        var teacher = await school.As("teacher");
+        Assert.Single(await teacher.Get<List<GroupView>>(Path("groups")));
+        await school.AsOwner(async store =>
+            await store.GroupTeachers.IgnoreQueryFilters().Where(t => t.GroupId == school.Otters).ExecuteDeleteAsync()
+        );
+        Assert.Empty(await teacher.Get<List<GroupView>>(Path("groups")));
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Get, $"/api/schools/{school.OtherSchool}/groups"),
+            HttpStatusCode.NotFound
+        );
+        await lead.Send(HttpMethod.Delete, "/api/session");
+        await TestClient.Problem(await lead.Send(HttpMethod.Get, Path("groups")), HttpStatusCode.Unauthorized);
+    }
+
+    private async Task KeepAnswers()
+    {
+        school.Serve(("VerifyKept", "false"));
+        lead = await school.As("lead");
+    }
+
     private string Path(string rest) => $"/api/schools/{school.School}/{rest}";
 
     /// <summary>Commands sent to this test's database by a request, once what never changes is known.</summary>
     private async Task<int> Count(string path)
     {
         (await lead.Send(HttpMethod.Get, Path(path))).EnsureSuccessStatusCode();
+        return await CountOnce(path);
+    }
+
+    private async Task<int> CountOnce(string path)
+    {
         using var counter = new Counter(school.Database);
         (await lead.Send(HttpMethod.Get, Path(path))).EnsureSuccessStatusCode();
         return counter.Commands;
@@ -106,21 +174,19 @@ public sealed class QueryCountTests : IAsyncLifetime
 
         public void OnNext(DiagnosticListener value)
         {
-            if (value.Name == Microsoft.EntityFrameworkCore.DbLoggerCategory.Name) listening.Add(value.Subscribe(this));
+            if (value.Name == Microsoft.EntityFrameworkCore.DbLoggerCategory.Name)
+                listening.Add(value.Subscribe(this));
         }
 
         public void OnNext(KeyValuePair<string, object?> value)
         {
-            if (value.Value is CommandExecutedEventData done && done.Command.Connection?.Database == database) Interlocked.Increment(ref commands);
+            if (value.Value is CommandExecutedEventData done && done.Command.Connection?.Database == database)
+                Interlocked.Increment(ref commands);
         }
 
-        public void OnCompleted()
-        {
-        }
+        public void OnCompleted() { }
 
-        public void OnError(Exception error)
-        {
-        }
+        public void OnError(Exception error) { }
 
         public void Dispose()
         {

@@ -23,7 +23,8 @@ public sealed class SessionTests : IAsyncLifetime
 
     private string Groups => $"/api/schools/{school.School}/groups";
 
-    private static Task<HttpResponseMessage> SignIn(TestClient client, string email, string password) => client.Send(HttpMethod.Post, "/api/session", new { email, password });
+    private static Task<HttpResponseMessage> SignIn(TestClient client, string email, string password) =>
+        client.Send(HttpMethod.Post, "/api/session", new { email, password });
 
     private async Task<TestClient> From(string address)
     {
@@ -32,19 +33,23 @@ public sealed class SessionTests : IAsyncLifetime
         return client;
     }
 
-    private async Task<bool> IsIn(TestClient client) => (await client.Send(HttpMethod.Get, Groups)).StatusCode switch
-    {
-        HttpStatusCode.OK => true,
-        HttpStatusCode.Unauthorized => false,
-        var other => throw new InvalidOperationException($"{other}"),
-    };
+    private async Task<bool> IsIn(TestClient client) =>
+        (await client.Send(HttpMethod.Get, Groups)).StatusCode switch
+        {
+            HttpStatusCode.OK => true,
+            HttpStatusCode.Unauthorized => false,
+            var other => throw new InvalidOperationException($"{other}"),
+        };
 
     [Fact]
     public async Task Signing_in_shows_the_schools_and_signing_out_ends_it()
     {
         var lead = await school.As("lead");
         var session = await lead.Get<SessionView>("/api/session");
-        Assert.Equal((school.School, Role.Lead, TestSchool.Today), (session.Schools.Single().Id, session.Schools.Single().Role, session.Schools.Single().Today));
+        Assert.Equal(
+            (school.School, Role.Lead, TestSchool.Today),
+            (session.Schools.Single().Id, session.Schools.Single().Role, session.Schools.Single().Today)
+        );
         Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Delete, "/api/session")).StatusCode);
         Assert.Equal(HttpStatusCode.NoContent, (await lead.Send(HttpMethod.Get, "/api/session")).StatusCode);
     }
@@ -71,12 +76,20 @@ public sealed class SessionTests : IAsyncLifetime
         var client = await school.As(null);
         var answer = await SignIn(client, $"{who}@test.example", TestSchool.Password);
         client.ForgetToken();
-        return (client, answer.Headers.GetValues("Set-Cookie").Single(c => c.StartsWith("__Host-bold=", StringComparison.Ordinal)).Split(';')[0]);
+        return (
+            client,
+            answer
+                .Headers.GetValues("Set-Cookie")
+                .Single(c => c.StartsWith("__Host-bold=", StringComparison.Ordinal))
+                .Split(';')[0]
+        );
     }
 
     private async Task<bool> Opens(string cookie)
     {
-        using var http = school.App.CreateClient(new() { BaseAddress = new Uri("https://localhost"), HandleCookies = false });
+        using var http = school.App.CreateClient(
+            new() { BaseAddress = new Uri("https://localhost"), HandleCookies = false }
+        );
         using var request = new HttpRequestMessage(HttpMethod.Get, Groups);
         request.Headers.Add("Cookie", cookie);
         return (await http.SendAsync(request)).StatusCode == HttpStatusCode.OK;
@@ -85,25 +98,35 @@ public sealed class SessionTests : IAsyncLifetime
     [Fact]
     public async Task A_new_password_and_a_locked_account_end_every_session_at_once()
     {
-        foreach (var (what, change) in new (string, Action<User>)[]
-        {
-            ("a new password", u => (u.PasswordHash, u.SecurityStamp) = (new PasswordHasher<User>().HashPassword(u, "another-long-password"), "changed")),
-            ("a locked account", u => u.LockoutEnd = DateTimeOffset.UtcNow.AddDays(1)),
-        })
+        foreach (
+            var (what, change) in new (string, Action<User>)[]
+            {
+                ("a new password", u =>
+                    (u.PasswordHash, u.SecurityStamp) = (
+                        new PasswordHasher<User>().HashPassword(u, "another-long-password"),
+                        "changed"
+                    )
+                ),
+                ("a locked account", u => u.LockoutEnd = DateTimeOffset.UtcNow.AddDays(1)),
+            }
+        )
         {
             var (one, other) = (await school.As("teacher"), await school.As("teacher"));
             Assert.True(await IsIn(one) && await IsIn(other), what);
             await Person("teacher", change);
             Assert.False(await IsIn(one) || await IsIn(other), what);
-            await Person("teacher", u => (u.PasswordHash, u.LockoutEnd) = (new PasswordHasher<User>().HashPassword(u, TestSchool.Password), null));
+            await Person("teacher", u =>
+                (u.PasswordHash, u.LockoutEnd) = (new PasswordHasher<User>().HashPassword(u, TestSchool.Password), null)
+            );
         }
     }
 
-    private Task<int> Person(string name, Action<User> change) => school.AsOwner(async store =>
-    {
-        change(await store.Users.SingleAsync(u => u.Email == $"{name}@test.example"));
-        return 0;
-    });
+    private Task<int> Person(string name, Action<User> change) =>
+        school.AsOwner(async store =>
+        {
+            change(await store.Users.SingleAsync(u => u.Email == $"{name}@test.example"));
+            return 0;
+        });
 
     [Theory]
     [InlineData("started_at", 11.9, true)]
@@ -118,13 +141,19 @@ public sealed class SessionTests : IAsyncLifetime
             var sessions = await store.UserSessions.ToListAsync();
             foreach (var session in sessions)
             {
-                store.Entry(session).Property(what == "seen_at" ? nameof(UserSession.SeenAt) : nameof(UserSession.StartedAt)).CurrentValue = DateTime.UtcNow.AddHours(-hoursAgo);
+                store
+                    .Entry(session)
+                    .Property(what == "seen_at" ? nameof(UserSession.SeenAt) : nameof(UserSession.StartedAt))
+                    .CurrentValue = DateTime.UtcNow.AddHours(-hoursAgo);
             }
             return 0;
         });
         Assert.Equal(isAlive, await IsIn(lead));
         // Having been used, it is fresh again.
-        if (isAlive && what == "seen_at") Assert.True(await school.AsOwner(s => s.UserSessions.AllAsync(x => x.SeenAt > DateTime.UtcNow.AddMinutes(-1))));
+        if (isAlive && what == "seen_at")
+            Assert.True(
+                await school.AsOwner(s => s.UserSessions.AllAsync(x => x.SeenAt > DateTime.UtcNow.AddMinutes(-1)))
+            );
     }
 
     [Fact]
@@ -133,7 +162,9 @@ public sealed class SessionTests : IAsyncLifetime
         var client = await school.As("deputy");
         await school.AsOwner(async store =>
         {
-            await store.Memberships.Where(m => store.Users.Any(u => u.Id == m.UserId && u.Email == "deputy@test.example")).ExecuteDeleteAsync();
+            await store
+                .Memberships.Where(m => store.Users.Any(u => u.Id == m.UserId && u.Email == "deputy@test.example"))
+                .ExecuteDeleteAsync();
             await store.Users.Where(u => u.Email == "deputy@test.example").ExecuteDeleteAsync();
             return 0;
         });
@@ -150,7 +181,15 @@ public sealed class SessionTests : IAsyncLifetime
         await Person("deputy", u => u.LockoutEnd = DateTimeOffset.UtcNow.AddDays(1));
         await SignIn(client, "first@test.example", Wrong);
         var answers = new List<(string Body, int Looks)>();
-        foreach (var (email, password) in new[] { ("lead@test.example", Wrong), ("nobody@test.example", Wrong), ("nobody@test.example", TestSchool.Password), ("deputy@test.example", TestSchool.Password) })
+        foreach (
+            var (email, password) in new[]
+            {
+                ("lead@test.example", Wrong),
+                ("nobody@test.example", Wrong),
+                ("nobody@test.example", TestSchool.Password),
+                ("deputy@test.example", TestSchool.Password),
+            }
+        )
         {
             looks.Looks = 0;
             var problem = await TestClient.Problem(await SignIn(client, email, password), HttpStatusCode.Unauthorized);
@@ -162,13 +201,19 @@ public sealed class SessionTests : IAsyncLifetime
 
     private sealed class CountingHasher : IPasswordHasher<User>
     {
-        private readonly PasswordHasher<User> real = new(Options.Create(new PasswordHasherOptions { IterationCount = 1000 }));
+        private readonly PasswordHasher<User> real = new(
+            Options.Create(new PasswordHasherOptions { IterationCount = 1000 })
+        );
 
         public int Looks { get; set; }
 
         public string HashPassword(User user, string password) => real.HashPassword(user, password);
 
-        public PasswordVerificationResult VerifyHashedPassword(User user, string hashedPassword, string providedPassword)
+        public PasswordVerificationResult VerifyHashedPassword(
+            User user,
+            string hashedPassword,
+            string providedPassword
+        )
         {
             Looks++;
             return real.VerifyHashedPassword(user, hashedPassword, providedPassword);
@@ -181,22 +226,29 @@ public sealed class SessionTests : IAsyncLifetime
     public async Task After_ten_wrong_tries_the_next_waits_whether_there_is_an_account_or_not(string email)
     {
         var client = await school.As(null);
-        for (var i = 0; i < 10; i++) await TestClient.Problem(await SignIn(client, email, Wrong), HttpStatusCode.Unauthorized);
+        for (var i = 0; i < 10; i++)
+            await TestClient.Problem(await SignIn(client, email, Wrong), HttpStatusCode.Unauthorized);
         var answer = await SignIn(client, email, TestSchool.Password);
         Assert.InRange(answer.Headers.RetryAfter!.Delta!.Value.TotalSeconds, 1, 30);
-        Assert.Equal("bold:too-many-tries", (await TestClient.Problem(answer, HttpStatusCode.TooManyRequests)).GetProperty("type").GetString());
+        Assert.Equal(
+            "bold:too-many-tries",
+            (await TestClient.Problem(answer, HttpStatusCode.TooManyRequests)).GetProperty("type").GetString()
+        );
     }
 
     [Fact]
     public async Task Many_wrong_tries_at_the_same_moment_are_counted_one_by_one_and_waits_grow()
     {
         var clients = new List<TestClient>();
-        for (var i = 0; i < 28; i++) clients.Add(await school.As(null));
+        for (var i = 0; i < 28; i++)
+            clients.Add(await school.As(null));
         var answers = await Task.WhenAll(clients.Select(c => SignIn(c, "lead@test.example", Wrong)));
         Assert.Equal(10, answers.Count(a => a.StatusCode == HttpStatusCode.Unauthorized));
         Assert.Equal(18, answers.Count(a => a.StatusCode == HttpStatusCode.TooManyRequests));
         // Once the wait is over one more try is looked at; being wrong again, it doubles the wait.
-        await school.AsOwner(s => s.SignInTries.ExecuteUpdateAsync(t => t.SetProperty(x => x.WaitsUntil, DateTime.UtcNow.AddSeconds(-1))));
+        await school.AsOwner(s =>
+            s.SignInTries.ExecuteUpdateAsync(t => t.SetProperty(x => x.WaitsUntil, DateTime.UtcNow.AddSeconds(-1)))
+        );
         await TestClient.Problem(await SignIn(clients[0], "lead@test.example", Wrong), HttpStatusCode.Unauthorized);
         var longer = await SignIn(clients[0], "lead@test.example", TestSchool.Password);
         Assert.InRange(longer.Headers.RetryAfter!.Delta!.Value.TotalSeconds, 31, 60);
@@ -206,9 +258,16 @@ public sealed class SessionTests : IAsyncLifetime
     public async Task Nobody_can_lock_a_person_out_from_elsewhere()
     {
         var attacker = await From("192.0.2.1");
-        for (var i = 0; i < 20; i++) await SignIn(attacker, "lead@test.example", Wrong);
-        Assert.Equal(HttpStatusCode.OK, (await SignIn(await From("192.0.2.2"), "lead@test.example", TestSchool.Password)).StatusCode);
-        await TestClient.Problem(await SignIn(attacker, "lead@test.example", TestSchool.Password), HttpStatusCode.TooManyRequests);
+        for (var i = 0; i < 20; i++)
+            await SignIn(attacker, "lead@test.example", Wrong);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await SignIn(await From("192.0.2.2"), "lead@test.example", TestSchool.Password)).StatusCode
+        );
+        await TestClient.Problem(
+            await SignIn(attacker, "lead@test.example", TestSchool.Password),
+            HttpStatusCode.TooManyRequests
+        );
     }
 
     [Fact]
@@ -229,7 +288,10 @@ public sealed class SessionTests : IAsyncLifetime
     [InlineData("lead@test.example", "")]
     public async Task An_incomplete_sign_in_says_what_to_do(string email, string password)
     {
-        var problem = await TestClient.Problem(await SignIn(await school.As(null), email, password), HttpStatusCode.BadRequest);
+        var problem = await TestClient.Problem(
+            await SignIn(await school.As(null), email, password),
+            HttpStatusCode.BadRequest
+        );
         Assert.Equal("bold:sign-in-incomplete", problem.GetProperty("type").GetString());
     }
 
@@ -239,10 +301,19 @@ public sealed class SessionTests : IAsyncLifetime
         await school.AlsoIn(school.OtherSchool, "teacher", Role.Lead);
         var teacher = await school.As("teacher");
         var session = await teacher.Get<SessionView>("/api/session");
-        Assert.Equal(new Dictionary<Guid, Role> { [school.School] = Role.Teacher, [school.OtherSchool] = Role.Lead }, session.Schools.ToDictionary(s => s.Id, s => s.Role));
+        Assert.Equal(
+            new Dictionary<Guid, Role> { [school.School] = Role.Teacher, [school.OtherSchool] = Role.Lead },
+            session.Schools.ToDictionary(s => s.Id, s => s.Role)
+        );
         Assert.True(await IsIn(teacher));
-        Assert.Equal(HttpStatusCode.OK, (await teacher.Send(HttpMethod.Get, $"/api/schools/{school.OtherSchool}/audit")).StatusCode);
-        await TestClient.Problem(await teacher.Send(HttpMethod.Get, $"/api/schools/{school.School}/audit"), HttpStatusCode.Forbidden);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await teacher.Send(HttpMethod.Get, $"/api/schools/{school.OtherSchool}/audit")).StatusCode
+        );
+        await TestClient.Problem(
+            await teacher.Send(HttpMethod.Get, $"/api/schools/{school.School}/audit"),
+            HttpStatusCode.Forbidden
+        );
     }
 
     [Fact]
@@ -250,7 +321,10 @@ public sealed class SessionTests : IAsyncLifetime
     {
         var services = new ServiceCollection().AddLogging();
         services.AddSecurity(new ConfigurationBuilder().Build());
-        Assert.True(services.BuildServiceProvider().GetRequiredService<IOptions<PasswordHasherOptions>>().Value.IterationCount >= 210_000);
+        Assert.True(
+            services.BuildServiceProvider().GetRequiredService<IOptions<PasswordHasherOptions>>().Value.IterationCount
+                >= 210_000
+        );
     }
 
     [Fact]
@@ -261,21 +335,29 @@ public sealed class SessionTests : IAsyncLifetime
         await SignIn(await school.As(null), "stranger@test.example", Wrong);
         await teacher.Send(HttpMethod.Delete, "/api/session");
         var audit = await (await school.As("lead")).Get<School.Audit.AuditView>($"/api/schools/{school.School}/audit");
-        Assert.Equal(["signed-out", "sign-in-failed", "signed-in"], audit.Lines.Where(l => l.Who == "teacher").Select(l => l.Action));
+        Assert.Equal(
+            ["signed-out", "sign-in-failed", "signed-in"],
+            audit.Lines.Where(l => l.Who == "teacher").Select(l => l.Action)
+        );
         Assert.Equal(1, await school.AsOwner(s => s.AccountEvents.CountAsync(e => e.UserId == null)));
         // Another school's lead sees only who belongs there.
-        var other = await (await school.As("other")).Get<School.Audit.AuditView>($"/api/schools/{school.OtherSchool}/audit");
+        var other = await (await school.As("other")).Get<School.Audit.AuditView>(
+            $"/api/schools/{school.OtherSchool}/audit"
+        );
         Assert.Equal(["other"], other.Lines.Select(l => l.Who).Distinct());
     }
 
     [Fact]
     public async Task The_session_cookie_is_for_this_host_only_and_out_of_reach_of_scripts()
     {
-        using var http = school.App.CreateClient(new() { BaseAddress = new Uri("https://localhost"), HandleCookies = false });
+        using var http = school.App.CreateClient(
+            new() { BaseAddress = new Uri("https://localhost"), HandleCookies = false }
+        );
         var answer = await http.GetAsync("/api/antiforgery");
         var cookie = answer.Headers.GetValues("Set-Cookie").Single();
         Assert.StartsWith("__Host-", cookie, StringComparison.Ordinal);
-        foreach (var part in new[] { "secure", "httponly", "samesite=strict", "path=/" }) Assert.Contains(part, cookie, StringComparison.OrdinalIgnoreCase);
+        foreach (var part in new[] { "secure", "httponly", "samesite=strict", "path=/" })
+            Assert.Contains(part, cookie, StringComparison.OrdinalIgnoreCase);
     }
 
     [Fact]
@@ -288,9 +370,12 @@ public sealed class SessionTests : IAsyncLifetime
             await school.AsOwner(s => s.DataProtectionKeys.ExecuteDeleteAsync());
             school.Serve(("KeyCertificate", file));
             await school.As("lead");
-            Assert.All(await school.AsOwner(s => s.DataProtectionKeys.Select(k => k.Xml!).ToListAsync()), xml => Assert.DoesNotContain("<value>", xml, StringComparison.Ordinal));
+            Assert.All(await school.AsOwner(s => s.DataProtectionKeys.Select(k => k.Xml!).ToListAsync()), xml =>
+                Assert.DoesNotContain("<value>", xml, StringComparison.Ordinal)
+            );
             Assert.NotEmpty(await school.AsOwner(s => s.DataProtectionKeys.ToListAsync()));
-            if (!OperatingSystem.IsWindows()) Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(file));
+            if (!OperatingSystem.IsWindows())
+                Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(file));
         }
         finally
         {

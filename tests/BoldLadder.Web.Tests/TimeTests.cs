@@ -1,8 +1,8 @@
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Teaching;
-using BoldLadder.Store;
 using BoldLadder.School.Lessons;
+using BoldLadder.Store;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Npgsql;
@@ -32,10 +32,14 @@ public sealed class TimeTests : IAsyncLifetime
     {
         // Two days are planned and closed as taught, the third is planned.
         var lead = await school.As("lead");
-        var first = await TestClient.Read<LessonView>(await lead.Close(await lead.Open(school.Otters, Monday), LessonOutcome.Taught));
+        var first = await TestClient.Read<LessonView>(
+            await lead.Close(await lead.Open(school.Otters, Monday), LessonOutcome.Taught)
+        );
         school.Serve(("Today", "2026-11-25"));
         lead = await school.As("lead");
-        var second = await TestClient.Read<LessonView>(await lead.Close(await lead.Open(school.Otters, Tuesday), LessonOutcome.Taught));
+        var second = await TestClient.Read<LessonView>(
+            await lead.Close(await lead.Open(school.Otters, Tuesday), LessonOutcome.Taught)
+        );
         var planned = await lead.Open(school.Otters, Wednesday);
         Assert.Empty(planned.Problems);
         var before = await Taught();
@@ -45,16 +49,19 @@ public sealed class TimeTests : IAsyncLifetime
         {
             var old = (await store.LadderVersions.SingleAsync()).Document;
             var moved = old.Rungs.Single(r => r.Id == planned.RungId);
-            store.LadderVersions.Add(new LadderVersion
-            {
-                SchoolId = school.School,
-                LadderId = school.Ladder,
-                Version = 2,
-                Document = old with { Rungs = [.. old.Rungs.Where(r => r != moved).Reverse(), moved] },
-                PublishedAt = DateTime.UtcNow,
-            });
+            store.LadderVersions.Add(
+                new LadderVersion
+                {
+                    SchoolId = school.School,
+                    LadderId = school.Ladder,
+                    Version = 2,
+                    Document = old with { Rungs = [.. old.Rungs.Where(r => r != moved).Reverse(), moved] },
+                    PublishedAt = DateTime.UtcNow,
+                }
+            );
             await store.SaveChangesAsync();
-            foreach (var group in await store.Groups.ToListAsync()) group.LadderVersion = 2;
+            foreach (var group in await store.Groups.ToListAsync())
+                group.LadderVersion = 2;
             return 0;
         });
 
@@ -69,19 +76,28 @@ public sealed class TimeTests : IAsyncLifetime
         {
             await PostgresTools.Restore(restored, await PostgresTools.Dump(school.Database));
             await Migrate(restored);
-            school.Serve(("Today", "2026-11-25"), ("DataFolder", data), ("ConnectionStrings:App", TestSchool.AppRole(restored)));
+            school.Serve(
+                ("Today", "2026-11-25"),
+                ("DataFolder", data),
+                ("ConnectionStrings:App", TestSchool.AppRole(restored))
+            );
             lead = await school.As("lead");
 
             foreach (var taught in new[] { first, second })
             {
-                var now = await TestClient.Read<LessonView>(await lead.Send(HttpMethod.Get, lead.Lesson(school.Otters, taught.Date)));
+                var now = await TestClient.Read<LessonView>(
+                    await lead.Send(HttpMethod.Get, lead.Lesson(school.Otters, taught.Date))
+                );
                 Assert.Equal(LessonDocument.Write(taught.Lesson), LessonDocument.Write(now.Lesson));
                 Assert.Equal((LessonStatus.Taught, taught.RungLabel), (now.Status, now.RungLabel));
             }
             Assert.Superset(before, await Taught(restored));
             var broken = await lead.Open(school.Otters, Wednesday);
             Assert.Equal(LessonDocument.Write(planned.Lesson), LessonDocument.Write(broken.Lesson));
-            Assert.Contains(broken.Problems, p => p.ItemId == $"practise-read:{word}" && p.Reasons.Any(r => r is { Code: "not-taught" } && r.Arguments[0] == "ough=uː"));
+            Assert.Contains(broken.Problems, p =>
+                p.ItemId == $"practise-read:{word}"
+                && p.Reasons.Any(r => r is { Code: "not-taught" } && r.Arguments[0] == "ough=uː")
+            );
             Assert.NotNull(broken.ExpectedRung);
 
             // One command makes it whole again, for the rung that now comes.
@@ -104,13 +120,24 @@ public sealed class TimeTests : IAsyncLifetime
         await TestSchool.Sql("postgres", $"create database {restored}");
         try
         {
-            await PostgresTools.Restore(restored, await File.ReadAllTextAsync(Path.Combine(TestFolders.Repository, "tests", "stored", "demo-school.sql")));
+            await PostgresTools.Restore(
+                restored,
+                await File.ReadAllTextAsync(Path.Combine(TestFolders.Repository, "tests", "stored", "demo-school.sql"))
+            );
             await Migrate(restored);
-            await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(restored)).Options);
+            await using var store = new BoldContext(
+                DesignTimeFactory
+                    .Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(restored))
+                    .Options
+            );
             var lessons = await store.Lessons.IgnoreQueryFilters().ToListAsync();
-            Assert.Contains(lessons, l => l.Status == LessonStatus.Taught && l.Document.Parts.Length == 4 && l.Words.Length > 0);
+            Assert.Contains(lessons, l =>
+                l.Status == LessonStatus.Taught && l.Document.Parts.Length == 4 && l.Words.Length > 0
+            );
             Assert.NotEmpty(await store.LessonChanges.IgnoreQueryFilters().ToListAsync());
-            Assert.All(await store.LadderVersions.IgnoreQueryFilters().ToListAsync(), v => Assert.True(v.Document.Rungs.Length > 100));
+            Assert.All(await store.LadderVersions.IgnoreQueryFilters().ToListAsync(), v =>
+                Assert.True(v.Document.Rungs.Length > 100)
+            );
 
             // And the app opens it: the lead sees the lesson that was taught.
             var lead = await store.Users.SingleAsync(u => u.Email == "maya@fernhollow.example");
@@ -120,7 +147,9 @@ public sealed class TimeTests : IAsyncLifetime
             school.Serve(("ConnectionStrings:App", TestSchool.AppRole(restored)));
             var client = await school.As("lead");
             var taught = lessons.First(l => l.Status == LessonStatus.Taught);
-            var view = await client.Get<LessonView>($"/api/schools/{taught.SchoolId}/groups/{taught.GroupId}/lessons/{taught.Date:yyyy-MM-dd}");
+            var view = await client.Get<LessonView>(
+                $"/api/schools/{taught.SchoolId}/groups/{taught.GroupId}/lessons/{taught.Date:yyyy-MM-dd}"
+            );
             Assert.Equal(LessonDocument.Write(taught.Document), LessonDocument.Write(view.Lesson));
         }
         finally
@@ -133,13 +162,24 @@ public sealed class TimeTests : IAsyncLifetime
 
     private async Task<HashSet<string>> Taught(string? database = null)
     {
-        await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(database ?? school.Database)).Options);
-        return [.. (await store.TeachingLog.IgnoreQueryFilters().Where(e => e.GroupId == school.Otters).ToListAsync()).SelectMany(e => e.Correspondences)];
+        await using var store = new BoldContext(
+            DesignTimeFactory
+                .Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(database ?? school.Database))
+                .Options
+        );
+        return
+        [
+            .. (
+                await store.TeachingLog.IgnoreQueryFilters().Where(e => e.GroupId == school.Otters).ToListAsync()
+            ).SelectMany(e => e.Correspondences),
+        ];
     }
 
     private static async Task Migrate(string database)
     {
-        await using var store = new BoldContext(DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(database)).Options);
+        await using var store = new BoldContext(
+            DesignTimeFactory.Configure(new DbContextOptionsBuilder<BoldContext>(), TestSchool.Owner(database)).Options
+        );
         await store.Database.MigrateAsync();
     }
 

@@ -15,14 +15,18 @@ public sealed class WorkCacheTests : IDisposable
     public async Task Many_who_ask_at_once_get_one_answer_that_was_made_once()
     {
         var made = 0;
-        var answers = await Task.WhenAll(Enumerable.Range(0, 32).Select(_ => Task.Run(() => cache.Of("a", 1, () => Interlocked.Increment(ref made)))));
+        var answers = await Task.WhenAll(
+            Enumerable.Range(0, 32).Select(_ => Task.Run(() => cache.Of("a", 1, () => Interlocked.Increment(ref made))))
+        );
         Assert.Equal((1, 1), (made, answers.Distinct().Count()));
     }
 
     [Fact]
     public void What_could_not_be_made_is_tried_again()
     {
-        Assert.Throws<InvalidOperationException>(() => cache.Of<int>("a", 1, () => throw new InvalidOperationException()));
+        Assert.Throws<InvalidOperationException>(() =>
+            cache.Of<int>("a", 1, () => throw new InvalidOperationException())
+        );
         Assert.Equal(2, cache.Of("a", 1, () => 2));
     }
 

@@ -37,7 +37,10 @@ export async function openLesson(page: Page, group: string) {
   await expect(page.locator('.part-apply')).toBeVisible();
 }
 
-/** A test fails on any request off this machine, any console error and any uncaught exception, unless it says which it expects. */
+/**
+ * A test fails on any request off this machine, any console error and any uncaught exception, unless it says which it
+ * expects.
+ */
 export const test = base.extend<{ expectedErrors: RegExp[]; watched: undefined }>({
   expectedErrors: [[], { option: true }],
   watched: [

@@ -16,7 +16,10 @@ test.describe('with a server of its own', () => {
   test('the board goes on to the end after the server was killed', async ({ page }) => {
     const port = await freePort();
     const app = process.env['BOLD_APP']!;
-    const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], { cwd: app, stdio: 'ignore' });
+    const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], {
+      cwd: app,
+      stdio: 'ignore',
+    });
     const base = `http://127.0.0.1:${port}`;
     await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 60_000 });
     await page.goto(`${base}/sign-in`);
@@ -54,7 +57,10 @@ test.describe('with a server of its own', () => {
 test.describe('with what was kept', () => {
   test.use({ serviceWorkers: 'allow', expectedErrors: [/ERR_INTERNET_DISCONNECTED|ERR_FAILED/] });
 
-  test('the board comes back after a reload without network, and nothing of it is left after signing out', async ({ page, context }) => {
+  test('the board comes back after a reload without network, and nothing of it is left after signing out', async ({
+    page,
+    context,
+  }) => {
     await signIn(page);
     await openLesson(page, 'Badgers');
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));

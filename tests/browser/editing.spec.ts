@@ -14,7 +14,8 @@ async function newLadder(page: Page, name: string, from: RegExp = /^Letters firs
 }
 
 const rung = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`^Rung \\d+, ${label},`) });
-const order = (page: Page) => page.locator('.row-rung').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-rung')));
+const order = (page: Page) =>
+  page.locator('.row-rung').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-rung')));
 const label = (page: Page, number: number) =>
   page
     .locator('.row-rung')
@@ -209,7 +210,9 @@ test('a blank ladder is filled, split, joined, named and published by keyboard a
   await expect(page.getByRole('dialog')).toContainText('Version 1: First try');
 });
 
-test('the tricky words are listed with where they become readable, and suggestions are taken with a number', async ({ page }) => {
+test('the tricky words are listed with where they become readable, and suggestions are taken with a number', async ({
+  page,
+}) => {
   await signIn(page);
   await newLadder(page, 'Suggested', /^Short vowels first/);
   await page.keyboard.press('t');
@@ -236,7 +239,9 @@ test('a hundred and fifty rungs stay readable, and all of them can be reached by
   await expect(page.locator('.curve-other')).toHaveCount(124);
   await page.getByLabel('Compare with').selectOption('no other');
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-  const heights = await page.locator('.row-rung').evaluateAll((rows) => rows.map((r) => r.getBoundingClientRect().height));
+  const heights = await page
+    .locator('.row-rung')
+    .evaluateAll((rows) => rows.map((r) => r.getBoundingClientRect().height));
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(40);
   expect(Math.max(...heights)).toBeLessThan(70);
   await page.locator('.rung').last().click();

@@ -6,7 +6,8 @@ test('a lead signs in, sees today’s lesson, changes it, teaches it from the bo
   await expect(page.getByText('Fernhollow Primary')).toBeVisible();
   await openLesson(page, 'Kestrels');
   await expect(page.getByText('Today’s lesson')).toBeVisible();
-  for (const part of ['Revisit', 'Teach', 'Practise', 'Apply']) await expect(page.getByRole('heading', { name: part })).toBeVisible();
+  for (const part of ['Revisit', 'Teach', 'Practise', 'Apply'])
+    await expect(page.getByRole('heading', { name: part })).toBeVisible();
 
   // A word answers "why this one?", "keep" and "another" in one key each.
   const read = page.locator('[data-activity="practise-read"]');

@@ -3,7 +3,9 @@ import type { Page } from '@playwright/test';
 import { accountOf, expect, openLesson, signIn, test } from './app.js';
 
 async function expectAccessible(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
   expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`)).toEqual([]);
 }
@@ -104,6 +106,8 @@ test('on a phone the pages a teacher carries about fit, and every place is in th
 test('on a small laptop the navigation is one line', async ({ page }) => {
   await page.setViewportSize({ width: 1024, height: 614 });
   await signIn(page);
-  const tops = await page.locator('.places a, .who').evaluateAll((links) => links.map((l) => l.getBoundingClientRect().bottom));
+  const tops = await page
+    .locator('.places a, .who')
+    .evaluateAll((links) => links.map((l) => l.getBoundingClientRect().bottom));
   expect(Math.max(...tops) - Math.min(...tops)).toBeLessThan(16);
 });

@@ -106,7 +106,9 @@ test.describe('when the server goes away in the middle of a save', () => {
     const name = page.getByLabel('Name').first();
     await expect(name).toBeVisible();
     const kept = await name.inputValue();
-    await page.route('**/calendar', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+    await page.route('**/calendar', (route) =>
+      route.request().method() === 'POST' ? route.abort() : route.continue(),
+    );
     await name.fill('Autumn');
     await page.getByRole('button', { name: 'Save calendar' }).click();
     await expect(page.getByRole('alert')).toContainText('can’t be reached');
@@ -123,7 +125,11 @@ test.describe('when the server goes away in the middle of a save', () => {
 test.describe('when two leads save the same page', () => {
   test.use({ expectedErrors: [/409/] });
 
-  test('the second is told, keeps what was typed, and may lay it over knowingly', async ({ page, browser, baseURL }) => {
+  test('the second is told, keeps what was typed, and may lay it over knowingly', async ({
+    page,
+    browser,
+    baseURL,
+  }) => {
     await signIn(page);
     await page.goto('/style');
     const label = page.locator('#label-double');
@@ -154,7 +160,9 @@ test.describe('when what is sent is too large', () => {
 
   test('one sentence says so', async ({ page }) => {
     await signIn(page);
-    await page.route('**/calendar', (route) => (route.request().method() === 'POST' ? route.continue({ postData: 'x'.repeat(300_000) }) : route.continue()));
+    await page.route('**/calendar', (route) =>
+      route.request().method() === 'POST' ? route.continue({ postData: 'x'.repeat(300_000) }) : route.continue(),
+    );
     await page.goto('/calendar');
     await page.getByLabel('Name').first().fill('Autumn');
     await page.getByRole('button', { name: 'Save calendar' }).click();

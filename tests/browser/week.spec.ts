@@ -1,6 +1,8 @@
 import { expect, openLesson, signIn, test } from './app.js';
 
-test('a week is planned in one go, two words stay, others are chosen, and a typed word says why it must wait', async ({ page }) => {
+test('a week is planned in one go, two words stay, others are chosen, and a typed word says why it must wait', async ({
+  page,
+}) => {
   await signIn(page);
   await page.getByRole('link', { name: 'Week', exact: true }).click();
   // This week and the next are planned; weeks behind were taught.
@@ -108,7 +110,11 @@ test('a lesson that stopped brings its target back tomorrow', async ({ page }) =
   await expect(page.locator('[data-activity="revisit-last-miss"]')).toContainText(target.split(' ')[0]!);
 });
 
-test('a cover adult opens today’s lesson from a link, teaches it from the board, and reaches nothing else', async ({ page, browser, baseURL }) => {
+test('a cover adult opens today’s lesson from a link, teaches it from the board, and reaches nothing else', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await signIn(page);
   await openLesson(page, 'Otters');
   await page.getByRole('button', { name: 'Give to cover' }).click();

@@ -1,4 +1,5 @@
-// Keeps the board and today's lesson through a reload without network: what was fetched once for them is kept, and asked of the network first where it can change.
+// Keeps the board and today's lesson through a reload without network: what was fetched once for them is kept, and
+// asked of the network first where it can change.
 // Nothing else of a school is kept, and nothing after signing out.
 const SHELL = 'bold-shell';
 const LESSONS = 'bold-lessons';
@@ -16,11 +17,13 @@ self.addEventListener('fetch', (event) => {
   if (url.origin !== self.location.origin) return;
   if (request.method === 'DELETE' && /^\/api\/sessions?$/.test(url.pathname)) event.respondWith(leaving(request));
   // A lesson is opened with PUT, which may be asked as often as one likes.
-  else if (request.method === 'PUT' && LESSON.test(url.pathname)) event.respondWith(newest(LESSONS, request, request.url));
+  else if (request.method === 'PUT' && LESSON.test(url.pathname))
+    event.respondWith(newest(LESSONS, request, request.url));
   else if (request.method !== 'GET') return;
   else if (request.mode === 'navigate') event.respondWith(newest(SHELL, request, PAGE));
   else if (FIXED.test(url.pathname)) event.respondWith(kept(request));
-  else if (LESSON.test(url.pathname) || BESIDE.test(url.pathname)) event.respondWith(newest(LESSONS, request, request.url));
+  else if (LESSON.test(url.pathname) || BESIDE.test(url.pathname))
+    event.respondWith(newest(LESSONS, request, request.url));
 });
 
 /** What never changes under its name: from here when it is here. */
@@ -44,8 +47,10 @@ async function newest(name, request, key) {
     if (known) return known;
     throw offline;
   }
-  if (answer.status === 401 || (answer.status === 204 && new URL(request.url).pathname === '/api/session')) await caches.delete(LESSONS);
-  else if (answer.status === 200) await (name === SHELL ? keepPage(cache, answer.clone()) : keepLesson(cache, key, answer.clone()));
+  if (answer.status === 401 || (answer.status === 204 && new URL(request.url).pathname === '/api/session'))
+    await caches.delete(LESSONS);
+  else if (answer.status === 200)
+    await (name === SHELL ? keepPage(cache, answer.clone()) : keepLesson(cache, key, answer.clone()));
   return answer;
 }
 
@@ -53,7 +58,9 @@ async function newest(name, request, key) {
 async function keepPage(cache, answer) {
   if (!answer.headers.get('content-type')?.startsWith('text/html')) return;
   const [before, now] = [await (await cache.match(PAGE))?.text(), await answer.clone().text()];
-  if (before !== undefined && before !== now) for (const request of await cache.keys()) if (FIXED.test(new URL(request.url).pathname)) await cache.delete(request);
+  if (before !== undefined && before !== now)
+    for (const request of await cache.keys())
+      if (FIXED.test(new URL(request.url).pathname)) await cache.delete(request);
   await cache.put(PAGE, answer);
 }
 
@@ -68,7 +75,8 @@ async function keepLesson(cache, key, answer) {
 
 /** Of lessons only the one that was opened last is kept. */
 async function forgetOthers(cache, key) {
-  for (const request of await cache.keys()) if (request.url !== key && LESSON.test(new URL(request.url).pathname)) await cache.delete(request);
+  for (const request of await cache.keys())
+    if (request.url !== key && LESSON.test(new URL(request.url).pathname)) await cache.delete(request);
 }
 
 async function leaving(request) {

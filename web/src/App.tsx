@@ -6,7 +6,8 @@ import { NoPage } from './shell/NoPage';
 import { Shell } from './shell/Shell';
 
 /** A page that is fetched when it is first gone to. */
-const page = <K extends string>(name: K, fetch: () => Promise<Record<K, ComponentType>>) => lazy(async () => ({ default: (await fetch())[name] }));
+const page = <K extends string>(name: K, fetch: () => Promise<Record<K, ComponentType>>) =>
+  lazy(async () => ({ default: (await fetch())[name] }));
 
 const AboutPage = page('AboutPage', () => import('./shell/AboutPage'));
 const AuditPage = page('AuditPage', () => import('./audit/AuditPage'));

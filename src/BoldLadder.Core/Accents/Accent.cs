@@ -4,7 +4,9 @@ using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Accents;
 
-/// <summary>The ways in which accents differ that a school can switch. Source: docs/handbook.md, section 4 (Accent).</summary>
+/// <summary>
+/// The ways in which accents differ that a school can switch. Source: docs/handbook.md, section 4 (Accent).
+/// </summary>
 [Flags]
 public enum AccentSwitches
 {
@@ -40,8 +42,9 @@ public enum AccentSwitches
 
 /// <summary>
 /// How a school's accent sounds the reference correspondences. Segmentation is the same in every accent; an accent is a
-/// projection of the sounds: of a correspondence alone (what sets compare) and of a word's correspondences in their places
-/// (what is said). Total: every correspondence and every word has a projection. Source: docs/handbook.md, section 4 (Accent).
+/// projection of the sounds: of a correspondence alone (what sets compare) and of a word's correspondences in their
+/// places (what is said). Total: every correspondence and every word has a projection. Source: docs/handbook.md,
+/// section 4 (Accent).
 /// </summary>
 /// <param name="Id">The profile's id, as the command and a school's settings write it.</param>
 /// <param name="SoundsR">True where r is sounded after vowels (General American).</param>
@@ -56,41 +59,58 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     private Accent(Accent other) => (Id, Switches, SoundsR) = (other.Id, other.Switches, other.SoundsR);
 
     public static readonly Accent SouthernBritish = new("southern-british", AccentSwitches.PoorAsPaw);
-    public static readonly Accent NorthernEnglish = new("northern-english",
-        AccentSwitches.PoorAsPaw | AccentSwitches.BathAsTrap | AccentSwitches.PuttAsPut);
+    public static readonly Accent NorthernEnglish = new(
+        "northern-english",
+        AccentSwitches.PoorAsPaw | AccentSwitches.BathAsTrap | AccentSwitches.PuttAsPut
+    );
     public static readonly Accent GeneralAmerican = new("general-american", AccentSwitches.BathAsTrap, SoundsR: true);
 
-    /// <summary>The three profiles there are, with their usual switches; other accents have none yet and screens say so.</summary>
+    /// <summary>
+    /// The three profiles there are, with their usual switches; other accents have none yet and screens say so.
+    /// </summary>
     public static ImmutableArray<Accent> All { get; } = [SouthernBritish, NorthernEnglish, GeneralAmerican];
 
     /// <summary>The profile with this id, as the command and a school's settings write it.</summary>
     /// <exception cref="FormatException">There is no such profile; the message lists those there are.</exception>
-    public static Accent Parse(string id) => All.FirstOrDefault(a => a.Id == id)
-        ?? throw new FormatException($"\"{id}\" is not an accent. Use one of: {string.Join(", ", All.Select(a => a.Id))}.");
+    public static Accent Parse(string id) =>
+        All.FirstOrDefault(a => a.Id == id)
+        ?? throw new FormatException(
+            $"\"{id}\" is not an accent. Use one of: {string.Join(", ", All.Select(a => a.Id))}."
+        );
 
     /// <summary>The same profile with one switch set.</summary>
-    public Accent With(AccentSwitches change, bool on) => this with { Switches = on ? Switches | change : Switches & ~change };
+    public Accent With(AccentSwitches change, bool on) =>
+        this with
+        {
+            Switches = on ? Switches | change : Switches & ~change,
+        };
 
     /// <summary>
     /// The sounds of <paramref name="correspondence"/> in this accent as one string, sounds joined by "+":
-    /// <c>ɪ</c>, <c>k+s</c>, and in General American <c>ɑː+r</c>. Without a place in a word: what differs by place stays.
+    /// <c>ɪ</c>, <c>k+s</c>, and in General American <c>ɑː+r</c>. Without a place in a word: what differs by place
+    /// stays.
     /// </summary>
     public string Project(Correspondence correspondence) => Projected[correspondence.Index];
 
     /// <summary>What each correspondence says, by its index.</summary>
-    internal string[] Projected => projected ??= Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
+    internal string[] Projected =>
+        projected ??= Projections.GetOrAdd(this, a => [.. Correspondence.All.Select(a.Projection)]);
 
     private string Projection(Correspondence correspondence)
     {
-        if (correspondence.IsBath && Has(AccentSwitches.BathAsTrap)) return "æ";
+        if (correspondence.IsBath && Has(AccentSwitches.BathAsTrap))
+            return "æ";
         var sounds = correspondence.SoundText;
-        if (SoundsR) sounds = WithoutCentringVowels(correspondence, sounds);
+        if (SoundsR)
+            sounds = WithoutCentringVowels(correspondence, sounds);
         sounds = Merged(sounds);
-        if (Has(AccentSwitches.ShortFinalY) && correspondence.Notation is "y=iː" or "ey=iː") sounds = "ɪ";
+        if (Has(AccentSwitches.ShortFinalY) && correspondence.Notation is "y=iː" or "ey=iː")
+            sounds = "ɪ";
         return SoundsR && correspondence.KeepsR ? sounds + "+r" : sounds;
     }
 
-    public bool Equals(Accent? other) => other is not null && Id == other.Id && Switches == other.Switches && SoundsR == other.SoundsR;
+    public bool Equals(Accent? other) =>
+        other is not null && Id == other.Id && Switches == other.Switches && SoundsR == other.SoundsR;
 
     public override int GetHashCode() => HashCode.Combine(Id, Switches, SoundsR);
 
@@ -104,14 +124,25 @@ public sealed record Accent(string Id, AccentSwitches Switches, bool SoundsR = f
     /// <summary>Sounds that were given for General American, with the accent's own mergers.</summary>
     internal string Merged(string sounds)
     {
-        if (Has(AccentSwitches.PuttAsPut)) sounds = sounds.Replace('ʌ', 'ʊ');
-        if (Has(AccentSwitches.PoorAsPaw) && sounds == "ʊə") sounds = "ɔː";
-        if (Has(AccentSwitches.CaughtAsCot) && sounds == "ɔː") sounds = "ɒ";
+        if (Has(AccentSwitches.PuttAsPut))
+            sounds = sounds.Replace('ʌ', 'ʊ');
+        if (Has(AccentSwitches.PoorAsPaw) && sounds == "ʊə")
+            sounds = "ɔː";
+        if (Has(AccentSwitches.CaughtAsCot) && sounds == "ɔː")
+            sounds = "ɒ";
         return sounds;
     }
 
-    /// <summary>General American has no ɪə, eə, ʊə: the r that made them is sounded; without one (idea) there are two vowels.</summary>
-    private static string WithoutCentringVowels(Correspondence correspondence, string sounds) => sounds
-        .Replace("ɪə", correspondence.KeepsR || correspondence.Notation == "e=ɪə" ? "ɪ" : "iː+ə", StringComparison.Ordinal)
-        .Replace("eə", "e", StringComparison.Ordinal).Replace("ʊə", "ʊ", StringComparison.Ordinal);
+    /// <summary>
+    /// General American has no ɪə, eə, ʊə: the r that made them is sounded; without one (idea) there are two vowels.
+    /// </summary>
+    private static string WithoutCentringVowels(Correspondence correspondence, string sounds) =>
+        sounds
+            .Replace(
+                "ɪə",
+                correspondence.KeepsR || correspondence.Notation == "e=ɪə" ? "ɪ" : "iː+ə",
+                StringComparison.Ordinal
+            )
+            .Replace("eə", "e", StringComparison.Ordinal)
+            .Replace("ʊə", "ʊ", StringComparison.Ordinal);
 }

@@ -35,23 +35,39 @@ public enum Leniencies
 /// <summary>Which taught correspondence lets in which other.</summary>
 public static class LeniencyRules
 {
-    private static readonly Dictionary<string, Leniencies> ById = Enum.GetValues<Leniencies>().Where(l => int.IsPow2((int)l))
-        .ToDictionary(l => string.Concat(l.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString())));
+    private static readonly Dictionary<string, Leniencies> ById = Enum.GetValues<Leniencies>()
+        .Where(l => int.IsPow2((int)l))
+        .ToDictionary(l =>
+            string.Concat(
+                l.ToString()
+                    .Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString())
+            )
+        );
 
     /// <summary>The leniencies in words a message can use: weak-vowel, s-as-z.</summary>
     public static string Names(this Leniencies leniencies) => string.Join(", ", leniencies.Ids());
 
     /// <summary>The ids by which ladders and settings name leniencies.</summary>
-    public static IReadOnlyList<string> Ids(this Leniencies leniencies) => [.. ById.Where(l => leniencies.HasFlag(l.Value)).Select(l => l.Key)];
+    public static IReadOnlyList<string> Ids(this Leniencies leniencies) =>
+        [.. ById.Where(l => leniencies.HasFlag(l.Value)).Select(l => l.Key)];
 
-    /// <exception cref="FormatException">There is no leniency with one of these ids; the message lists them.</exception>
-    public static Leniencies Parse(IEnumerable<string> ids) => ids.Aggregate(Leniencies.None, (all, id) => ById.TryGetValue(id, out var found)
-        ? all | found : throw new FormatException($"\"{id}\" is not a leniency. Use one of: {string.Join(", ", ById.Keys)}."));
+    /// <exception cref="FormatException">There is no leniency with one of these ids; the message lists
+    /// them.</exception>
+    public static Leniencies Parse(IEnumerable<string> ids) =>
+        ids.Aggregate(Leniencies.None, (all, id) =>
+            ById.TryGetValue(id, out var found)
+                ? all | found
+                : throw new FormatException($"\"{id}\" is not a leniency. Use one of: {string.Join(", ", ById.Keys)}.")
+        );
 
-    /// <summary>The leniency by which a child who was taught <paramref name="taught"/> may be asked for <paramref name="asked"/>; none when there is no such leniency.</summary>
+    /// <summary>
+    /// The leniency by which a child who was taught <paramref name="taught"/> may be asked for <paramref
+    /// name="asked"/>; none when there is no such leniency.
+    /// </summary>
     public static Leniencies Between(Correspondence taught, Correspondence asked)
     {
-        if (taught.Grapheme != asked.Grapheme || taught == asked) return Leniencies.None;
+        if (taught.Grapheme != asked.Grapheme || taught == asked)
+            return Leniencies.None;
         return (asked.SoundText, taught.SoundText) switch
         {
             _ when asked.IsBath && taught.Notation == "a=æ" => Leniencies.BathVowel,

@@ -29,13 +29,15 @@ internal sealed class Ranks
         Array.Fill(taughtPatterns, Never);
         for (var rung = 0; rung < steps.Count; rung++)
         {
-            foreach (var taught in steps[rung].Correspondences) Mark(letIn[taught.Index], rung);
+            foreach (var taught in steps[rung].Correspondences)
+                Mark(letIn[taught.Index], rung);
             for (var left = (int)steps[rung].Patterns; left != 0; left &= left - 1)
             {
                 ref var first = ref taughtPatterns[BitOperations.TrailingZeroCount(left)];
                 first = Math.Min(first, rung);
             }
-            if (steps[rung].Patterns.HasFlag(Patterns.Contraction)) Mark([.. Readable.AfterApostrophe.Select(c => c.Index)], rung);
+            if (steps[rung].Patterns.HasFlag(Patterns.Contraction))
+                Mark([.. Readable.AfterApostrophe.Select(c => c.Index)], rung);
         }
         for (var bit = 0; bit < WordRows.MostPatterns; bit++)
         {
@@ -46,10 +48,14 @@ internal sealed class Ranks
     /// <summary>The rung of each need: a correspondence's index, or <see cref="WordRows.NeedOf"/> a pattern.</summary>
     public ReadOnlySpan<int> OfNeeds => ranks;
 
-    /// <summary>For each pattern, by <see cref="WordRows.BitOf"/>, the rung that teaches it; being free is not enough.</summary>
+    /// <summary>
+    /// For each pattern, by <see cref="WordRows.BitOf"/>, the rung that teaches it; being free is not enough.
+    /// </summary>
     public ReadOnlySpan<int> OfTaughtPatterns => taughtPatterns;
 
-    /// <summary>For each correspondence the indices of what it makes readable in an accent with these leniencies.</summary>
+    /// <summary>
+    /// For each correspondence the indices of what it makes readable in an accent with these leniencies.
+    /// </summary>
     public static int[][] LetIn(Leniencies leniencies, Accent accent) =>
         [.. Correspondence.All.Select(c => Readable.In(accent).From(c, leniencies).Select(r => r.Index).ToArray())];
 
@@ -57,7 +63,8 @@ internal sealed class Ranks
     {
         foreach (var index in readable)
         {
-            if (ranks[index] == Never) ranks[index] = rung;
+            if (ranks[index] == Never)
+                ranks[index] = rung;
         }
     }
 }

@@ -6,8 +6,9 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Core.Decoding;
 
 /// <summary>
-/// What children in a group may be asked to read on a day: a set of correspondences and patterns. Immutable; adding to it
-/// never makes a readable word unreadable. It knows no ladder, group or date. Source: docs/handbook.md, section 4 (Decodable).
+/// What children in a group may be asked to read on a day: a set of correspondences and patterns. Immutable; adding to
+/// it never makes a readable word unreadable. It knows no ladder, group or date. Source: docs/handbook.md, section 4
+/// (Decodable).
 /// </summary>
 public sealed class Taught
 {
@@ -17,7 +18,13 @@ public sealed class Taught
     /// <param name="correspondences">What was taught.</param>
     /// <param name="patterns">The patterns that were taught; a taught suffix supplies the sounds inside it.</param>
     /// <param name="free">The patterns that need no teaching in this school; a free suffix supplies nothing.</param>
-    public Taught(CorrespondenceSet correspondences, Patterns patterns, Patterns free, Leniencies leniencies, Accent accent)
+    public Taught(
+        CorrespondenceSet correspondences,
+        Patterns patterns,
+        Patterns free,
+        Leniencies leniencies,
+        Accent accent
+    )
     {
         Correspondences = correspondences;
         Patterns = patterns;
@@ -39,7 +46,8 @@ public sealed class Taught
     public Accent Accent { get; }
 
     /// <summary>Nothing taught yet, all patterns free.</summary>
-    public static Taught Nothing { get; } = new(CorrespondenceSet.Empty, Patterns.None, Patterns.All, Leniencies.None, Accent.SouthernBritish);
+    public static Taught Nothing { get; } =
+        new(CorrespondenceSet.Empty, Patterns.None, Patterns.All, Leniencies.None, Accent.SouthernBritish);
 
     public Taught With(IEnumerable<Correspondence> correspondences, Patterns patterns = Patterns.None) =>
         new(Correspondences.Add(correspondences), Patterns | patterns, Free, Leniencies, Accent);
@@ -54,7 +62,8 @@ public sealed class Taught
     {
         for (var i = 0; i < rows.Words.Length; i++)
         {
-            if (CanRead(rows, i)) yield return rows.Words[i];
+            if (CanRead(rows, i))
+                yield return rows.Words[i];
         }
     }
 
@@ -63,38 +72,53 @@ public sealed class Taught
     {
         get
         {
-            if (field is not null) return field;
+            if (field is not null)
+                return field;
             var met = new bool[WordRows.Needs];
-            foreach (var one in counted.Value) met[one.Index] = true;
-            foreach (var pattern in (Patterns | Free).Each()) met[WordRows.NeedOf(pattern)] = true;
+            foreach (var one in counted.Value)
+                met[one.Index] = true;
+            foreach (var pattern in (Patterns | Free).Each())
+                met[WordRows.NeedOf(pattern)] = true;
             return field = met;
         }
     }
 
-    /// <summary>True when a child may be asked for the correspondence: it was taught, sounds like one that was, or a leniency lets it in.</summary>
+    /// <summary>
+    /// True when a child may be asked for the correspondence: it was taught, sounds like one that was, or a leniency
+    /// lets it in.
+    /// </summary>
     public bool Covers(Correspondence correspondence) => counted.Value.Contains(correspondence);
 
-    /// <summary>The parts of <paramref name="word"/> that stand in the way, in word order, then patterns; none when it is decodable.</summary>
+    /// <summary>
+    /// The parts of <paramref name="word"/> that stand in the way, in word order, then patterns; none when it is
+    /// decodable.
+    /// </summary>
     public ImmutableArray<Obstacle> Obstacles(Word word)
     {
-        if (CanRead(word)) return [];
+        if (CanRead(word))
+            return [];
         var found = ImmutableArray.CreateBuilder<Obstacle>();
         var parts = word.NeedsIn(Accent).Parts;
         var missing = word.Patterns & ~(Patterns | Free);
-        var supplied = word.Suffix is { } link && missing.HasFlag(link.Suffix) ? link.Parts : 0; // its suffix brings its own graphemes
-        foreach (var place in TrickyPlaces(word).Where(p => p < parts.Length - supplied)) found.Add(obstacles.Value[parts[place].Index]);
-        foreach (var pattern in missing.Each()) found.Add(new Obstacle(null, pattern));
+        // its suffix brings its own graphemes
+        var supplied = word.Suffix is { } link && missing.HasFlag(link.Suffix) ? link.Parts : 0;
+        foreach (var place in TrickyPlaces(word).Where(p => p < parts.Length - supplied))
+            found.Add(obstacles.Value[parts[place].Index]);
+        foreach (var pattern in missing.Each())
+            found.Add(new Obstacle(null, pattern));
         return found.ToImmutable();
     }
 
     /// <summary>
-    /// The tricky part of a word: the places, from 0, of the graphemes that can't be read yet; none when only a pattern is missing or nothing is.
+    /// The tricky part of a word: the places, from 0, of the graphemes that can't be read yet; none when only a pattern
+    /// is missing or nothing is.
     /// Source: docs/handbook.md, section 4 (Tricky word).
     /// </summary>
     public IReadOnlyList<int> TrickyPlaces(Word word) => word.NeedsIn(Accent).Row.Unmet(Met, Patterns);
 
     /// <summary>
-    /// The leniencies, not given yet, that would make a refused word readable; none when it is readable, or no leniency would help.
+    /// The leniencies, not given yet, that would make a refused word readable; none when it is readable, or no leniency
+    /// would help.
     /// Where several would let in the same part, all are named.
     /// </summary>
     public Leniencies WouldLetIn(Word word) => Obstacle.WouldLetIn(Obstacles(word));
@@ -118,13 +142,16 @@ public sealed record Obstacle(Correspondence? Correspondence, Patterns Pattern, 
 {
     public override string ToString() => Correspondence?.ReferenceNotation ?? Pattern.Id();
 
-    /// <summary>The leniencies that together would take all obstacles away; none when one of them stays, or there are none.</summary>
+    /// <summary>
+    /// The leniencies that together would take all obstacles away; none when one of them stays, or there are none.
+    /// </summary>
     public static Leniencies WouldLetIn(IEnumerable<Obstacle> obstacles)
     {
         var all = Leniencies.None;
         foreach (var obstacle in obstacles)
         {
-            if (obstacle.LetInBy == Leniencies.None) return Leniencies.None;
+            if (obstacle.LetInBy == Leniencies.None)
+                return Leniencies.None;
             all |= obstacle.LetInBy;
         }
         return all;

@@ -8,15 +8,18 @@ namespace BoldLadder.Core.Decoding;
 public sealed record LineProblem(int Line, string Message);
 
 /// <summary>
-/// What was taught, as people write it in a file: a correspondence a line, <c>sh=ʃ</c>, in reference or accent notation, and patterns as
-/// <c>pattern: suffix-s</c>. Patterns are free unless there is such a line; then those not listed are not taught. Source: docs/data.md (Taught file).
+/// What was taught, as people write it in a file: a correspondence a line, <c>sh=ʃ</c>, in reference or accent
+/// notation, and patterns as <c>pattern: suffix-s</c>. Patterns are free unless there is such a line; then those not
+/// listed are not taught. Source: docs/data.md (Taught file).
 /// </summary>
 public sealed record TaughtFile(Taught Taught, ImmutableArray<LineProblem> Problems)
 {
     private const string PatternLine = "pattern:";
     private const int MostSuggestions = 6;
 
-    /// <summary>Reads the lines; those that can't be used are told in <see cref="Problems"/>, the rest counts.</summary>
+    /// <summary>
+    /// Reads the lines; those that can't be used are told in <see cref="Problems"/>, the rest counts.
+    /// </summary>
     public static TaughtFile Read(IEnumerable<string> lines, Leniencies leniencies, Accent accent)
     {
         var correspondences = new List<Correspondence>();
@@ -26,38 +29,60 @@ public sealed record TaughtFile(Taught Taught, ImmutableArray<LineProblem> Probl
         foreach (var line in lines.Select(l => l.Trim().TrimStart('\uFEFF')))
         {
             number++;
-            if (line.Length == 0) continue;
+            if (line.Length == 0)
+                continue;
             try
             {
-                if (line.StartsWith(PatternLine, StringComparison.Ordinal)) patterns = (patterns ??= Patterns.None) | PatternIds.Parse(line[PatternLine.Length..].Trim());
-                else correspondences.AddRange(Parse(line, accent));
+                if (line.StartsWith(PatternLine, StringComparison.Ordinal))
+                    patterns = (patterns ??= Patterns.None) | PatternIds.Parse(line[PatternLine.Length..].Trim());
+                else
+                    correspondences.AddRange(Parse(line, accent));
             }
             catch (FormatException problem)
             {
                 problems.Add(new LineProblem(number, problem.Message));
             }
         }
-        var taught = new Taught(CorrespondenceSet.Of(correspondences), patterns ?? Patterns.None, patterns is null ? Patterns.All : Patterns.None, leniencies, accent);
+        var taught = new Taught(
+            CorrespondenceSet.Of(correspondences),
+            patterns ?? Patterns.None,
+            patterns is null ? Patterns.All : Patterns.None,
+            leniencies,
+            accent
+        );
         return new TaughtFile(taught, problems.ToImmutable());
     }
 
-    /// <summary>The correspondences that a notation stands for: the reference's, or all that sound so in the accent (General American <c>ar=ɑː+r</c>).</summary>
+    /// <summary>
+    /// The correspondences that a notation stands for: the reference's, or all that sound so in the accent (General
+    /// American <c>ar=ɑː+r</c>).
+    /// </summary>
     /// <exception cref="FormatException">There is none; the message names the nearest.</exception>
     public static IReadOnlyList<Correspondence> Parse(string notation, Accent accent)
     {
-        if (Correspondence.TryParse(notation, out var reference)) return [reference];
+        if (Correspondence.TryParse(notation, out var reference))
+            return [reference];
         var plain = notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː');
         var inAccent = Correspondence.All.Where(c => $"{c.Grapheme.Text}={accent.Project(c)}" == plain).ToList();
-        return inAccent.Count > 0 ? inAccent : throw new FormatException($"\"{Shortened(notation)}\" is not a known correspondence. {Nearest(plain)}");
+        return inAccent.Count > 0
+            ? inAccent
+            : throw new FormatException($"\"{Shortened(notation)}\" is not a known correspondence. {Nearest(plain)}");
     }
 
     private static string Nearest(string notation)
     {
         var cut = notation.IndexOf('=', StringComparison.Ordinal);
-        if (cut <= 0 || notation.Length > 20) return "Write one a line, like sh=ʃ, a-e=eɪ or x=k+s.";
-        var near = Correspondence.All.Where(c => !c.IsBath)
-            .OrderBy(c => Distance(c.Grapheme.Text, notation[..cut]) * 2 + Distance(c.SoundText, notation[(cut + 1)..]) + (c.IsRegular ? 0 : 0.5))
-            .Take(MostSuggestions).Select(c => c.Notation);
+        if (cut <= 0 || notation.Length > 20)
+            return "Write one a line, like sh=ʃ, a-e=eɪ or x=k+s.";
+        var near = Correspondence
+            .All.Where(c => !c.IsBath)
+            .OrderBy(c =>
+                Distance(c.Grapheme.Text, notation[..cut]) * 2
+                + Distance(c.SoundText, notation[(cut + 1)..])
+                + (c.IsRegular ? 0 : 0.5)
+            )
+            .Take(MostSuggestions)
+            .Select(c => c.Notation);
         return $"The nearest: {string.Join(", ", near)}.";
     }
 

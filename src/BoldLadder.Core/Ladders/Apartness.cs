@@ -4,7 +4,8 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Ladders;
 
 /// <summary>
-/// How many rungs must lie between two correspondences that children mix up by look or by sound. Source: docs/handbook.md, section 8 (All).
+/// How many rungs must lie between two correspondences that children mix up by look or by sound. Source:
+/// docs/handbook.md, section 8 (All).
 /// </summary>
 public static class Apartness
 {
@@ -13,19 +14,28 @@ public static class Apartness
     /// <summary>
     /// Doubles and ck bring no new sound, so only their letters' first meeting counts.
     /// </summary>
-    private static bool IsOldSound(Correspondence c) => c.Grapheme.Kind == GraphemeKind.Double || c.Grapheme.Text == "ck";
+    private static bool IsOldSound(Correspondence c) =>
+        c.Grapheme.Kind == GraphemeKind.Double || c.Grapheme.Text == "ck";
 
     private static readonly Lazy<byte[]> Gaps = new(() =>
-        [.. Correspondence.All.SelectMany(one => Correspondence.All.Select(other => (byte)Measured(one, other)))]);
+        [.. Correspondence.All.SelectMany(one => Correspondence.All.Select(other => (byte)Measured(one, other)))]
+    );
 
-    /// <summary>Rungs that must lie from one to the other: 10 for two sounds of one grapheme and for b and d, 3 for look-alikes and sound-alikes, else 0.</summary>
-    public static int Between(Correspondence one, Correspondence other) => Gaps.Value[(one.Index * Correspondence.All.Length) + other.Index];
+    /// <summary>
+    /// Rungs that must lie from one to the other: 10 for two sounds of one grapheme and for b and d, 3 for look-alikes
+    /// and sound-alikes, else 0.
+    /// </summary>
+    public static int Between(Correspondence one, Correspondence other) =>
+        Gaps.Value[(one.Index * Correspondence.All.Length) + other.Index];
 
     private static int Measured(Correspondence one, Correspondence other)
     {
-        if (one.Grapheme == other.Grapheme) return one.Sounds[^1] == other.Sounds[^1] ? 0 : 10;
-        if (IsLookAlike(one, other)) return Ordered(one.Grapheme.Text, other.Grapheme.Text) == ("b", "d") ? 10 : 3;
-        if (IsOldSound(one) || IsOldSound(other)) return 0;
+        if (one.Grapheme == other.Grapheme)
+            return one.Sounds[^1] == other.Sounds[^1] ? 0 : 10;
+        if (IsLookAlike(one, other))
+            return Ordered(one.Grapheme.Text, other.Grapheme.Text) == ("b", "d") ? 10 : 3;
+        if (IsOldSound(one) || IsOldSound(other))
+            return 0;
         return MixedSounds.Are(one.SoundText, other.SoundText) ? 3 : 0;
     }
 
@@ -41,8 +51,12 @@ public static class Apartness
 
     /// <summary>Another spelling of the same sound, which must wait; c, k and ck, and doubles, are excused.</summary>
     public static bool IsSecondSpelling(Correspondence one, Correspondence earlier) =>
-        one != earlier && one.Grapheme != earlier.Grapheme && one.SoundText == earlier.SoundText && one.SoundText is not ("k" or "ə")
-        && one.Grapheme.Kind != GraphemeKind.Double && earlier.Grapheme.Kind != GraphemeKind.Double;
+        one != earlier
+        && one.Grapheme != earlier.Grapheme
+        && one.SoundText == earlier.SoundText
+        && one.SoundText is not ("k" or "ə")
+        && one.Grapheme.Kind != GraphemeKind.Double
+        && earlier.Grapheme.Kind != GraphemeKind.Double;
 
     private static bool IsLetter(Correspondence c) => c.Grapheme.Text.Length == 1 || c.Grapheme.Text == "qu";
 

@@ -28,10 +28,17 @@ public enum RungKind
 /// <param name="Stage">The named stretch the rung belongs to.</param>
 /// <param name="Correspondences">What is new to read and spell; none on a rung that teaches only a pattern.</param>
 /// <param name="Tricky">Tricky words first met on this rung.</param>
-/// <param name="Reason">Why the rung may be thin, as a code or in the school's words; null when it needs no reason.</param>
+/// <param name="Reason">Why the rung may be thin, as a code or in the school's words; null when it needs no
+/// reason.</param>
 public sealed record Rung(
-    string Id, string Stage, ImmutableArray<Correspondence> Correspondences, Patterns Patterns, ImmutableArray<string> Tricky, string? Reason,
-    RungKind Kind = RungKind.Lesson)
+    string Id,
+    string Stage,
+    ImmutableArray<Correspondence> Correspondences,
+    Patterns Patterns,
+    ImmutableArray<string> Tricky,
+    string? Reason,
+    RungKind Kind = RungKind.Lesson
+)
 {
     /// <summary>A day's label where the rung itself teaches nothing: screens put it into words.</summary>
     public const string ReviewLabel = "review-day";
@@ -40,15 +47,16 @@ public sealed record Rung(
     public const string TrickyLabel = "tricky-day";
 
     /// <summary>What the rung is called: its graphemes, or its patterns' ids, or the kind of day it is.</summary>
-    public string Label => this switch
-    {
-        { Kind: RungKind.Review } => ReviewLabel,
-        { Kind: RungKind.Assessment } => AssessmentLabel,
-        { Kind: RungKind.Sort } => SortLabel,
-        { Correspondences.Length: > 0 } => string.Join(' ', Correspondences.Select(c => c.Grapheme.Text)),
-        { Patterns: not Patterns.None } => string.Join(' ', Patterns.Each().Select(p => p.Id())),
-        _ => TrickyLabel,
-    };
+    public string Label =>
+        this switch
+        {
+            { Kind: RungKind.Review } => ReviewLabel,
+            { Kind: RungKind.Assessment } => AssessmentLabel,
+            { Kind: RungKind.Sort } => SortLabel,
+            { Correspondences.Length: > 0 } => string.Join(' ', Correspondences.Select(c => c.Grapheme.Text)),
+            { Patterns: not Patterns.None } => string.Join(' ', Patterns.Each().Select(p => p.Id())),
+            _ => TrickyLabel,
+        };
 
     /// <summary>True when the rung has a correspondence or pattern of its own.</summary>
     public bool TeachesSomething => Correspondences.Length > 0 || Patterns != Patterns.None;
@@ -60,8 +68,15 @@ public sealed record Rung(
 /// </summary>
 /// <param name="Approach">letters-first, sounds-first or short-vowels-first.</param>
 /// <param name="Free">Patterns that need no teaching on this ladder.</param>
-/// <param name="Withheld">Leniencies that this order does without, whatever the school lets in: sounds first keeps to the chosen spelling.</param>
-public sealed record Ladder(string Id, string Approach, Patterns Free, ImmutableArray<Rung> Rungs, Leniencies Withheld = Leniencies.None)
+/// <param name="Withheld">Leniencies that this order does without, whatever the school lets in: sounds first keeps to
+/// the chosen spelling.</param>
+public sealed record Ladder(
+    string Id,
+    string Approach,
+    Patterns Free,
+    ImmutableArray<Rung> Rungs,
+    Leniencies Withheld = Leniencies.None
+)
 {
     /// <summary>The ids of the shipped ladders, in the order they are offered in.</summary>
     public static ImmutableArray<string> Shipped { get; } = ["letters-first", "sounds-first", "short-vowels-first"];
@@ -76,7 +91,10 @@ public sealed record Ladder(string Id, string Approach, Patterns Free, Immutable
         return new Taught(
             CorrespondenceSet.Of(done.SelectMany(r => r.Correspondences)),
             done.Aggregate(Patterns.None, (all, r) => all | r.Patterns),
-            Free, Allow(leniencies), accent);
+            Free,
+            Allow(leniencies),
+            accent
+        );
     }
 
     /// <summary>What each rung teaches, as decoding asks for it.</summary>
@@ -90,20 +108,30 @@ public sealed record Ladder(string Id, string Approach, Patterns Free, Immutable
     {
         for (var i = 0; i < Rungs.Length; i++)
         {
-            if (Rungs[i].Id == rungId) return i;
+            if (Rungs[i].Id == rungId)
+                return i;
         }
         return -1;
     }
 
-    /// <summary>The same ladder with one rung taken out and put in so that it stands at <paramref name="to"/>.</summary>
+    /// <summary>
+    /// The same ladder with one rung taken out and put in so that it stands at <paramref name="to"/>.
+    /// </summary>
     public Ladder Moved(int from, int to) => this with { Rungs = Rungs.RemoveAt(from).Insert(to, Rungs[from]) };
 
-    /// <summary>The index of the first rung that teaches the correspondence or pattern of the obstacle; null when none does.</summary>
+    /// <summary>
+    /// The index of the first rung that teaches the correspondence or pattern of the obstacle; null when none does.
+    /// </summary>
     public int? WhenTaught(Obstacle obstacle)
     {
         for (var i = 0; i < Rungs.Length; i++)
         {
-            if (obstacle.Correspondence is { } c ? Rungs[i].Correspondences.Contains(c) : (Rungs[i].Patterns & obstacle.Pattern) != Patterns.None) return i;
+            if (
+                obstacle.Correspondence is { } c
+                    ? Rungs[i].Correspondences.Contains(c)
+                    : (Rungs[i].Patterns & obstacle.Pattern) != Patterns.None
+            )
+                return i;
         }
         return null;
     }

@@ -8,8 +8,14 @@ namespace BoldLadder.Core.Ladders;
 /// <summary>
 /// A ladder as it is stored and shipped: JSON with reference notations and ids, never ordinals. Format 1.
 /// </summary>
-public sealed record LadderDocument(int Format, string Id, string Approach, IReadOnlyList<string> Free, IReadOnlyList<RungDocument> Rungs,
-    IReadOnlyList<string>? Withheld = null)
+public sealed record LadderDocument(
+    int Format,
+    string Id,
+    string Approach,
+    IReadOnlyList<string> Free,
+    IReadOnlyList<RungDocument> Rungs,
+    IReadOnlyList<string>? Withheld = null
+)
 {
     public const int CurrentFormat = 1;
 
@@ -22,13 +28,15 @@ public sealed record LadderDocument(int Format, string Id, string Approach, IRea
         Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
     };
 
-    /// <exception cref="FormatException">Not a ladder of a known format, or it names an unknown correspondence or pattern.</exception>
+    /// <exception cref="FormatException">Not a ladder of a known format, or it names an unknown correspondence or
+    /// pattern.</exception>
     public static Ladder Read(string json)
     {
         try
         {
             var document = JsonSerializer.Deserialize<LadderDocument>(json, Json);
-            if (document is not { Format: CurrentFormat }) throw new FormatException($"This ladder is not of format {CurrentFormat}.");
+            if (document is not { Format: CurrentFormat })
+                throw new FormatException($"This ladder is not of format {CurrentFormat}.");
             return document.ToLadder();
         }
         catch (JsonException problem)
@@ -37,29 +45,70 @@ public sealed record LadderDocument(int Format, string Id, string Approach, IRea
         }
     }
 
-    public static string Write(Ladder ladder) => JsonSerializer.Serialize(
-        new LadderDocument(CurrentFormat, ladder.Id, ladder.Approach, [.. ladder.Free.Each().Select(p => p.Id())], [.. ladder.Rungs.Select(RungDocument.Of)],
-            ladder.Withheld == Leniencies.None ? null : LeniencyRules.Ids(ladder.Withheld)), Json) + "\n";
+    public static string Write(Ladder ladder) =>
+        JsonSerializer.Serialize(
+            new LadderDocument(
+                CurrentFormat,
+                ladder.Id,
+                ladder.Approach,
+                [.. ladder.Free.Each().Select(p => p.Id())],
+                [.. ladder.Rungs.Select(RungDocument.Of)],
+                ladder.Withheld == Leniencies.None ? null : LeniencyRules.Ids(ladder.Withheld)
+            ),
+            Json
+        ) + "\n";
 
-    private Ladder ToLadder() => new(Id, Approach, PatternIds.Parse(Free), [.. Rungs.Select(r => r.ToRung())],
-        LeniencyRules.Parse(Withheld ?? []));
+    private Ladder ToLadder() =>
+        new(
+            Id,
+            Approach,
+            PatternIds.Parse(Free),
+            [.. Rungs.Select(r => r.ToRung())],
+            LeniencyRules.Parse(Withheld ?? [])
+        );
 }
 
 /// <summary>A rung as it is stored.</summary>
 /// <param name="Kind">review, assessment or sort; null for a rung that brings something new.</param>
 public sealed record RungDocument(
-    string Id, string Stage, IReadOnlyList<string> Correspondences, IReadOnlyList<string> Patterns, IReadOnlyList<string> Tricky, string? Reason = null, string? Kind = null)
+    string Id,
+    string Stage,
+    IReadOnlyList<string> Correspondences,
+    IReadOnlyList<string> Patterns,
+    IReadOnlyList<string> Tricky,
+    string? Reason = null,
+    string? Kind = null
+)
 {
-    public static RungDocument Of(Rung rung) => new(rung.Id, rung.Stage, [.. rung.Correspondences.Select(c => c.Notation)], [.. rung.Patterns.Each().Select(p => p.Id())],
-        rung.Tricky, rung.Reason, rung.Kind == RungKind.Lesson ? null : JsonNamingPolicy.KebabCaseLower.ConvertName(rung.Kind.ToString()));
+    public static RungDocument Of(Rung rung) =>
+        new(
+            Id: rung.Id,
+            Stage: rung.Stage,
+            Correspondences: [.. rung.Correspondences.Select(c => c.Notation)],
+            Patterns: [.. rung.Patterns.Each().Select(p => p.Id())],
+            Tricky: rung.Tricky,
+            Reason: rung.Reason,
+            Kind: rung.Kind == RungKind.Lesson ? null : rung.Kind.Code()
+        );
 
     /// <exception cref="FormatException">An unknown correspondence, pattern or kind.</exception>
-    public Rung ToRung() => new(Id, Stage, [.. Correspondences.Select(Correspondence.Parse)], PatternIds.Parse(Patterns), [.. Tricky], Reason, Kind switch
-    {
-        null or "lesson" => RungKind.Lesson,
-        "review" => RungKind.Review,
-        "assessment" => RungKind.Assessment,
-        "sort" => RungKind.Sort,
-        _ => throw new FormatException($"\"{Kind}\" is not a kind of rung. Use lesson, review, assessment or sort."),
-    });
+    public Rung ToRung() =>
+        new(
+            Id: Id,
+            Stage: Stage,
+            Correspondences: [.. Correspondences.Select(Correspondence.Parse)],
+            Patterns: PatternIds.Parse(Patterns),
+            Tricky: [.. Tricky],
+            Reason: Reason,
+            Kind: Kind switch
+            {
+                null or "lesson" => RungKind.Lesson,
+                "review" => RungKind.Review,
+                "assessment" => RungKind.Assessment,
+                "sort" => RungKind.Sort,
+                _ => throw new FormatException(
+                    $"\"{Kind}\" is not a kind of rung. Use lesson, review, assessment or sort."
+                ),
+            }
+        );
 }

@@ -10,33 +10,52 @@ public static class Usable
     /// <summary>A rung with fewer new words than these has too few for a lesson of reading.</summary>
     public const int Enough = 5;
 
-    /// <summary>The words of <paramref name="words"/> that a rung gives its lessons: readable after it, and using what it teaches.</summary>
+    /// <summary>
+    /// The words of <paramref name="words"/> that a rung gives its lessons: readable after it, and using what it
+    /// teaches.
+    /// </summary>
     public static IEnumerable<Word> Showing(Rung rung, Taught after, IEnumerable<Word> words) =>
         words.Where(w => w.IsForLessons && Shows(rung, w) && after.CanRead(w));
 
     /// <summary>The same for words as rows of numbers, in their order.</summary>
     public static IEnumerable<Word> Showing(Rung rung, Taught after, WordRows rows)
     {
-        var needs = rung.Correspondences.Select(c => c.Index).Concat(rung.Patterns.Each().Select(WordRows.NeedOf)).ToList();
-        if (rung.Correspondences.Any(c => c.Notation == Correspondence.BathA.ReferenceNotation)) needs.Add(Correspondence.BathA.Index);
-        IEnumerable<int> places = needs.Count == 1 ? rows.Having(needs[0]) : needs.SelectMany(rows.Having).Distinct().Order();
+        var needs = rung
+            .Correspondences.Select(c => c.Index)
+            .Concat(rung.Patterns.Each().Select(WordRows.NeedOf))
+            .ToList();
+        if (rung.Correspondences.Any(c => c.Notation == Correspondence.BathA.ReferenceNotation))
+            needs.Add(Correspondence.BathA.Index);
+        IEnumerable<int> places =
+            needs.Count == 1 ? rows.Having(needs[0]) : needs.SelectMany(rows.Having).Distinct().Order();
         return places.Where(w => after.CanRead(rows, w)).Select(w => rows.Words[w]);
     }
 
-    /// <summary>True when the word has what the rung teaches: one of its correspondences, or one of its patterns.</summary>
+    /// <summary>
+    /// True when the word has what the rung teaches: one of its correspondences, or one of its patterns.
+    /// </summary>
     public static bool Shows(Rung rung, Word word)
     {
-        if ((word.Patterns & rung.Patterns) != Patterns.None) return true;
+        if ((word.Patterns & rung.Patterns) != Patterns.None)
+            return true;
         foreach (var correspondence in rung.Correspondences)
         {
-            if (Has(word, correspondence)) return true;
+            if (Has(word, correspondence))
+                return true;
         }
         return false;
     }
 
-    /// <summary>True when the correspondence stands in the word; the a of a bath word counts as the a of father.</summary>
+    /// <summary>
+    /// True when the correspondence stands in the word; the a of a bath word counts as the a of father.
+    /// </summary>
     public static bool Has(Word word, Correspondence correspondence) =>
-        word.Contains(correspondence) || (word.Flags.HasFlag(WordFlags.Bath) && correspondence.Notation == Correspondence.BathA.ReferenceNotation && word.Contains(Correspondence.BathA));
+        word.Contains(correspondence)
+        || (
+            word.Flags.HasFlag(WordFlags.Bath)
+            && correspondence.Notation == Correspondence.BathA.ReferenceNotation
+            && word.Contains(Correspondence.BathA)
+        );
 
     /// <summary>The place of the first part of the word that is one of the correspondences; -1 when none is.</summary>
     public static int PlaceOf(Word word, IReadOnlyCollection<Correspondence> correspondences)
@@ -45,7 +64,8 @@ public static class Usable
         {
             foreach (var one in correspondences)
             {
-                if (one.ReferenceNotation == word.Required[i].ReferenceNotation) return i;
+                if (one.ReferenceNotation == word.Required[i].ReferenceNotation)
+                    return i;
             }
         }
         return -1;

@@ -26,7 +26,10 @@ namespace BoldLadder.Core.Lessons;
 [JsonDerivedType(typeof(PromptItem), "prompt")]
 public abstract record Item(string Id, bool Kept);
 
-/// <summary>An item that is about one word of the lexicon, read, spelled or only said: what a teacher can ask never to see again.</summary>
+/// <summary>
+/// An item that is about one word of the lexicon, read, spelled or only said: what a teacher can ask never to see
+/// again.
+/// </summary>
 public interface IOfWord
 {
     string Word { get; }
@@ -44,60 +47,131 @@ public interface IExplained
 /// <param name="LetterNames">The letters to be named, in order.</param>
 /// <param name="Positions">Where it stands in words, for what is new; null on a card.</param>
 public sealed record CardItem(
-    string Id, bool Kept, string Correspondence, string Grapheme, string Sounds, string KeyWord, bool CanBeHeld, string Kind,
-    ImmutableArray<string> LetterNames, PositionFacts? Positions, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IExplained;
+    string Id,
+    bool Kept,
+    string Correspondence,
+    string Grapheme,
+    string Sounds,
+    string KeyWord,
+    bool CanBeHeld,
+    string Kind,
+    ImmutableArray<string> LetterNames,
+    PositionFacts? Positions,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
 
-/// <summary>How often a correspondence stands at the start, in the middle and at the end of usable words, in whole percent, with an example of each.</summary>
-public sealed record PositionFacts(int Start, int Middle, int End, string? StartExample, string? MiddleExample, string? EndExample);
+/// <summary>
+/// How often a correspondence stands at the start, in the middle and at the end of usable words, in whole percent, with
+/// an example of each.
+/// </summary>
+public sealed record PositionFacts(
+    int Start,
+    int Middle,
+    int End,
+    string? StartExample,
+    string? MiddleExample,
+    string? EndExample
+);
 
 /// <summary>A word with what its sound marks are drawn from.</summary>
 /// <param name="Marks">For each letter of the word the place of its grapheme.</param>
 /// <param name="Tricky">Places of the graphemes that make the tricky part; empty for a decodable word.</param>
 /// <param name="Oral">True when only the adult says it: children see no print.</param>
-/// <param name="Meaning">One line on what it means, for a word that children may not know; null where none is needed or known.</param>
-/// <param name="Sentence">Said with the word when it is dictated, where another word sounds the same; null where none is needed.</param>
+/// <param name="Meaning">One line on what it means, for a word that children may not know; null where none is needed or
+/// known.</param>
+/// <param name="Sentence">Said with the word when it is dictated, where another word sounds the same; null where none
+/// is needed.</param>
 public sealed record WordItem(
-    string Id, bool Kept, string Word, string Graphemes, string Phonemes, ImmutableArray<int> Marks, int Taps,
-    ImmutableArray<int> Tricky, bool Oral, ImmutableArray<Reason> Reasons, string? Meaning = null, string? Sentence = null) : Item(Id, Kept), IOfWord, IExplained;
+    string Id,
+    bool Kept,
+    string Word,
+    string Graphemes,
+    string Phonemes,
+    ImmutableArray<int> Marks,
+    int Taps,
+    ImmutableArray<int> Tricky,
+    bool Oral,
+    ImmutableArray<Reason> Reasons,
+    string? Meaning = null,
+    string? Sentence = null
+) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>A made-up word: what it is read as, and what its sound marks are drawn from.</summary>
 /// <param name="Marks">For each letter the place of its grapheme.</param>
 public sealed record MadeUpItem(
-    string Id, bool Kept, string Word, string Graphemes, string Phonemes, ImmutableArray<int> Marks, int Taps, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IExplained;
+    string Id,
+    bool Kept,
+    string Word,
+    string Graphemes,
+    string Phonemes,
+    ImmutableArray<int> Marks,
+    int Taps,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
 
 /// <summary>A word with one grapheme to be written in.</summary>
 /// <param name="Marks">For each letter of the word the place of its grapheme.</param>
 /// <param name="Gap">The place of the grapheme that is left out.</param>
-public sealed record GapItem(string Id, bool Kept, string Word, string Graphemes, ImmutableArray<int> Marks, int Gap, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IOfWord, IExplained;
+public sealed record GapItem(
+    string Id,
+    bool Kept,
+    string Word,
+    string Graphemes,
+    ImmutableArray<int> Marks,
+    int Gap,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>A sound, and the spellings of it that were taught: the answers.</summary>
 /// <param name="Correspondences">Reference notations, the longest unseen first.</param>
 /// <param name="Reasons">Null in lessons made before there were any.</param>
 public sealed record SpellingsItem(
-    string Id, bool Kept, string Sounds, string KeyWord, ImmutableArray<string> Graphemes, ImmutableArray<string> Correspondences, ImmutableArray<Reason>? Reasons = null) : Item(Id, Kept), IExplained
+    string Id,
+    bool Kept,
+    string Sounds,
+    string KeyWord,
+    ImmutableArray<string> Graphemes,
+    ImmutableArray<string> Correspondences,
+    ImmutableArray<Reason>? Reasons = null
+) : Item(Id, Kept), IExplained
 {
     ImmutableArray<Reason> IExplained.Reasons => Reasons ?? [];
 }
 
 /// <summary>A pattern new today, by its id, with words that have it.</summary>
-/// <param name="Examples">Of a suffix an entry for each sound it has; of any other pattern one without a sound. Null in lessons made before there were any.</param>
-public sealed record PatternItem(string Id, bool Kept, string Pattern, ImmutableArray<PatternExample>? Examples = null) : Item(Id, Kept);
+/// <param name="Examples">Of a suffix an entry for each sound it has; of any other pattern one without a sound. Null in
+/// lessons made before there were any.</param>
+public sealed record PatternItem(string Id, bool Kept, string Pattern, ImmutableArray<PatternExample>? Examples = null)
+    : Item(Id, Kept);
 
-/// <param name="Sounds">What the suffix sounds like in these words; empty for a pattern without a sound of its own.</param>
+/// <param name="Sounds">What the suffix sounds like in these words; empty for a pattern without a sound of its
+/// own.</param>
 public sealed record PatternExample(string Sounds, ImmutableArray<string> Words);
 
 /// <summary>A caption or sentence with its words in order; punctuation stays on them.</summary>
-/// <param name="Pictures">Pictures to choose from, the one that fits first as stored; null where there are none.</param>
+/// <param name="Pictures">Pictures to choose from, the one that fits first as stored; null where there are
+/// none.</param>
 public sealed record SentenceItem(
-    string Id, bool Kept, string Text, ImmutableArray<SentenceWord> Words, ImmutableArray<Reason> Reasons, ImmutableArray<string>? Pictures = null) : Item(Id, Kept), IExplained;
+    string Id,
+    bool Kept,
+    string Text,
+    ImmutableArray<SentenceWord> Words,
+    ImmutableArray<Reason> Reasons,
+    ImmutableArray<string>? Pictures = null
+) : Item(Id, Kept), IExplained;
 
 /// <param name="Status">decodable or tricky.</param>
 public sealed record SentenceWord(string Text, string Status);
 
 /// <summary>A riddle that the adult says; the answer holds the sound and is never printed.</summary>
-public sealed record ClueItem(string Id, bool Kept, string Word, string Clue, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IOfWord, IExplained;
+public sealed record ClueItem(string Id, bool Kept, string Word, string Clue, ImmutableArray<Reason> Reasons)
+    : Item(Id, Kept),
+        IOfWord,
+        IExplained;
 
-/// <summary>What is new beside what was taught for the same sound, or with the same letters. The first is today's.</summary>
+/// <summary>
+/// What is new beside what was taught for the same sound, or with the same letters. The first is today's.
+/// </summary>
 /// <param name="BySound">True for spellings of one sound; false for sounds of one spelling.</param>
 public sealed record BesideItem(string Id, bool Kept, bool BySound, ImmutableArray<BesideCard> Cards) : Item(Id, Kept);
 
@@ -105,7 +179,13 @@ public sealed record BesideItem(string Id, bool Kept, bool BySound, ImmutableArr
 public sealed record BesideCard(string Correspondence, string Grapheme, string Sounds, string KeyWord, string? Example);
 
 /// <summary>A word and its syllables, in order.</summary>
-public sealed record SyllablesItem(string Id, bool Kept, string Word, ImmutableArray<string> Syllables, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IOfWord, IExplained;
+public sealed record SyllablesItem(
+    string Id,
+    bool Kept,
+    string Word,
+    ImmutableArray<string> Syllables,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>A line of words, each one grapheme from the word before.</summary>
 public sealed record LineItem(string Id, bool Kept, ImmutableArray<WordItem> Words) : Item(Id, Kept);
@@ -113,12 +193,26 @@ public sealed record LineItem(string Id, bool Kept, ImmutableArray<WordItem> Wor
 /// <summary>A word with one grapheme left out, and the spellings of its sound to choose from.</summary>
 /// <param name="Options">Graphemes that were taught for the sound, the right one among them.</param>
 public sealed record ChoiceItem(
-    string Id, bool Kept, string Word, string Graphemes, ImmutableArray<int> Marks, int Gap, ImmutableArray<string> Options, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IOfWord, IExplained;
+    string Id,
+    bool Kept,
+    string Word,
+    string Graphemes,
+    ImmutableArray<int> Marks,
+    int Gap,
+    ImmutableArray<string> Options,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>Words to be put under headings.</summary>
 /// <param name="By">spelling, sound, position or suffix-sound.</param>
 /// <param name="Words">In the order in which they are dealt.</param>
-public sealed record SortItem(string Id, bool Kept, string By, ImmutableArray<string> Headings, ImmutableArray<SortedWord> Words) : Item(Id, Kept);
+public sealed record SortItem(
+    string Id,
+    bool Kept,
+    string By,
+    ImmutableArray<string> Headings,
+    ImmutableArray<SortedWord> Words
+) : Item(Id, Kept);
 
 /// <param name="Heading">The place of its heading.</param>
 public sealed record SortedWord(string Word, ImmutableArray<int> Marks, int Heading);
@@ -127,21 +221,53 @@ public sealed record SortedWord(string Word, ImmutableArray<int> Marks, int Head
 /// <param name="Picture">Its name in data/pictures.</param>
 /// <param name="Options">Words to choose from, the right one among them; empty when the word is written.</param>
 /// <param name="Marks">Of the right word, for each letter the place of its grapheme.</param>
-public sealed record PictureItem(string Id, bool Kept, string Picture, string Word, ImmutableArray<int> Marks, ImmutableArray<string> Options, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IOfWord, IExplained;
+public sealed record PictureItem(
+    string Id,
+    bool Kept,
+    string Picture,
+    string Word,
+    ImmutableArray<int> Marks,
+    ImmutableArray<string> Options,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>A short text with its questions.</summary>
 /// <param name="Questions">Said by the adult.</param>
-public sealed record TextItem(string Id, bool Kept, string Title, ImmutableArray<SentenceItem> Sentences, ImmutableArray<string> Questions, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IExplained;
+public sealed record TextItem(
+    string Id,
+    bool Kept,
+    string Title,
+    ImmutableArray<SentenceItem> Sentences,
+    ImmutableArray<string> Questions,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
 
 /// <summary>A crossword as it is printed.</summary>
-public sealed record CrosswordItem(string Id, bool Kept, int Width, int Height, ImmutableArray<CrosswordLine> Lines) : Item(Id, Kept);
+public sealed record CrosswordItem(string Id, bool Kept, int Width, int Height, ImmutableArray<CrosswordLine> Lines)
+    : Item(Id, Kept);
 
 /// <param name="Picture">The clue's picture; null when the clue is a sentence with a gap.</param>
 /// <param name="Clue">The sentence, a line of underscores for the word; null when the clue is a picture.</param>
-public sealed record CrosswordLine(int Number, bool Across, int Row, int Column, string Word, string? Picture, string? Clue);
+public sealed record CrosswordLine(
+    int Number,
+    bool Across,
+    int Row,
+    int Column,
+    string Word,
+    string? Picture,
+    string? Clue
+);
 
 /// <summary>A sentence with a word left out, and words to choose from.</summary>
-public sealed record MissingWordItem(string Id, bool Kept, string Before, string After, string Word, ImmutableArray<string> Options, ImmutableArray<Reason> Reasons) : Item(Id, Kept), IOfWord, IExplained;
+public sealed record MissingWordItem(
+    string Id,
+    bool Kept,
+    string Before,
+    string After,
+    string Word,
+    ImmutableArray<string> Options,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>Something to say or write about, with words to use.</summary>
 /// <param name="Code">Which prompt: screens own its sentence.</param>

@@ -4,49 +4,73 @@ using BoldLadder.Core.Texts;
 namespace BoldLadder.Core.Lessons;
 
 /// <summary>
-/// What of an item children read or spell: this binds to what was taught. What only an adult says is not in it. Source: docs/handbook.md, section 4 (Decodable).
+/// What of an item children read or spell: this binds to what was taught. What only an adult says is not in it. Source:
+/// docs/handbook.md, section 4 (Decodable).
 /// </summary>
 public static class ReadByChildren
 {
     private static readonly char[] Spaces = [' '];
 
     /// <summary>Words of the lexicon, lower case.</summary>
-    public static IEnumerable<string> Words(Item item) => item switch
-    {
-        WordItem { Oral: true } => [],
-        WordItem word => [word.Word],
-        GapItem gap => [gap.Word],
-        ChoiceItem choice => [choice.Word],
-        SyllablesItem cut => [cut.Word],
-        LineItem line => line.Words.SelectMany(Words),
-        SortItem sort => sort.Words.Select(w => w.Word),
-        PictureItem picture => picture.Options.Append(picture.Word).Distinct(),
-        SentenceItem sentence => InSentence(sentence.Text),
-        TextItem text => text.Sentences.SelectMany(Words).Concat(InSentence(text.Title)),
-        CrosswordItem crossword => crossword.Lines.SelectMany(l => InSentence(l.Clue ?? "").Append(l.Word)),
-        MissingWordItem missing => InSentence($"{missing.Before} {missing.After}").Concat(missing.Options),
-        PromptItem prompt => prompt.Words,
-        BesideItem beside => beside.Cards.Select(c => c.Example).OfType<string>(),
-        PatternItem pattern => pattern.Examples?.SelectMany(e => e.Words) ?? [],
-        CardItem or SpellingsItem or MadeUpItem or ClueItem => [],
-        _ => throw NotSaid(item),
-    };
+    public static IEnumerable<string> Words(Item item) =>
+        item switch
+        {
+            WordItem { Oral: true } => [],
+            WordItem word => [word.Word],
+            GapItem gap => [gap.Word],
+            ChoiceItem choice => [choice.Word],
+            SyllablesItem cut => [cut.Word],
+            LineItem line => line.Words.SelectMany(Words),
+            SortItem sort => sort.Words.Select(w => w.Word),
+            PictureItem picture => picture.Options.Append(picture.Word).Distinct(),
+            SentenceItem sentence => InSentence(sentence.Text),
+            TextItem text => text.Sentences.SelectMany(Words).Concat(InSentence(text.Title)),
+            CrosswordItem crossword => crossword.Lines.SelectMany(l => InSentence(l.Clue ?? "").Append(l.Word)),
+            MissingWordItem missing => InSentence($"{missing.Before} {missing.After}").Concat(missing.Options),
+            PromptItem prompt => prompt.Words,
+            BesideItem beside => beside.Cards.Select(c => c.Example).OfType<string>(),
+            PatternItem pattern => pattern.Examples?.SelectMany(e => e.Words) ?? [],
+            CardItem or SpellingsItem or MadeUpItem or ClueItem => [],
+            _ => throw NotSaid(item),
+        };
 
     /// <summary>Correspondences that an item shows without a word of the lexicon round them.</summary>
-    public static IEnumerable<Correspondence> Correspondences(Item item) => item switch
-    {
-        CardItem card => Parsed(card.Correspondence),
-        SpellingsItem spellings => spellings.Correspondences.SelectMany(Parsed),
-        BesideItem beside => beside.Cards.SelectMany(c => Parsed(c.Correspondence)),
-        MadeUpItem made => Segmentation.Parse(made.Graphemes, made.Phonemes).Parts,
-        WordItem or GapItem or ChoiceItem or SyllablesItem or LineItem or SortItem or PictureItem or SentenceItem or TextItem or CrosswordItem or MissingWordItem or PromptItem or PatternItem or ClueItem => [],
-        _ => throw NotSaid(item),
-    };
+    public static IEnumerable<Correspondence> Correspondences(Item item) =>
+        item switch
+        {
+            CardItem card => Parsed(card.Correspondence),
+            SpellingsItem spellings => spellings.Correspondences.SelectMany(Parsed),
+            BesideItem beside => beside.Cards.SelectMany(c => Parsed(c.Correspondence)),
+            MadeUpItem made => Segmentation.Parse(made.Graphemes, made.Phonemes).Parts,
+            WordItem
+            or GapItem
+            or ChoiceItem
+            or SyllablesItem
+            or LineItem
+            or SortItem
+            or PictureItem
+            or SentenceItem
+            or TextItem
+            or CrosswordItem
+            or MissingWordItem
+            or PromptItem
+            or PatternItem
+            or ClueItem => [],
+            _ => throw NotSaid(item),
+        };
 
-    /// <summary>What children read must never be guessed: a new kind of item is named here, or nothing that has one can be planned.</summary>
-    private static InvalidOperationException NotSaid(Item item) => new($"Say in {nameof(ReadByChildren)} what children read of a {item.GetType().Name}.");
+    /// <summary>
+    /// What children read must never be guessed: a new kind of item is named here, or nothing that has one can be
+    /// planned.
+    /// </summary>
+    private static InvalidOperationException NotSaid(Item item) =>
+        new($"Say in {nameof(ReadByChildren)} what children read of a {item.GetType().Name}.");
 
-    private static IEnumerable<Correspondence> Parsed(string notation) => Correspondence.TryParse(notation, out var one) ? [one] : [];
+    private static IEnumerable<Correspondence> Parsed(string notation) =>
+        Correspondence.TryParse(notation, out var one) ? [one] : [];
 
-    private static IEnumerable<string> InSentence(string text) => text.Split(Spaces, StringSplitOptions.RemoveEmptyEntries).Select(Sentence.Plain).Where(w => w.Length > 0 && w.Any(char.IsLetter));
+    private static IEnumerable<string> InSentence(string text) =>
+        text.Split(Spaces, StringSplitOptions.RemoveEmptyEntries)
+            .Select(Sentence.Plain)
+            .Where(w => w.Length > 0 && w.Any(char.IsLetter));
 }

@@ -3,7 +3,9 @@ using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Marking;
 
-/// <summary>What became of one grapheme of a word that a child spelled. Source: docs/handbook.md, section 7 (Marking).</summary>
+/// <summary>
+/// What became of one grapheme of a word that a child spelled. Source: docs/handbook.md, section 7 (Marking).
+/// </summary>
 public enum Verdict
 {
     Ok,
@@ -26,7 +28,9 @@ public enum MarkNotes
     /// <summary>Its letters are there, in another order: form for from.</summary>
     Order = 1,
 
-    /// <summary>It may be how the child says the word, by accent or speech: fin for thin. Never an error in reading.</summary>
+    /// <summary>
+    /// It may be how the child says the word, by accent or speech: fin for thin. Never an error in reading.
+    /// </summary>
     AsSpoken = 2,
 }
 
@@ -35,7 +39,8 @@ public enum MarkNotes
 public sealed record GraphemeMark(Correspondence Target, Verdict Verdict, string Written, MarkNotes Notes);
 
 /// <summary>Letters that belong to no grapheme of the target.</summary>
-/// <param name="Before">They stand before the grapheme at this place, from 0; the number of graphemes when they come last.</param>
+/// <param name="Before">They stand before the grapheme at this place, from 0; the number of graphemes when they come
+/// last.</param>
 /// <param name="OutOfOrder">True when they are those of a missing grapheme.</param>
 public sealed record ExtraLetters(string Letters, int Before, bool OutOfOrder);
 
@@ -48,7 +53,9 @@ public sealed record Mark(ImmutableArray<GraphemeMark> Graphemes, ImmutableArray
     public int OutOf => Graphemes.Length;
 
     /// <summary>All notes there are, in the marks and the extra letters.</summary>
-    public MarkNotes Notes => Graphemes.Aggregate(MarkNotes.None, (all, g) => all | g.Notes) | (Extra.Any(e => e.OutOfOrder) ? MarkNotes.Order : MarkNotes.None);
+    public MarkNotes Notes =>
+        Graphemes.Aggregate(MarkNotes.None, (all, g) => all | g.Notes)
+        | (Extra.Any(e => e.OutOfOrder) ? MarkNotes.Order : MarkNotes.None);
 }
 
 /// <summary>The attempt can't be marked; the message says what to do.</summary>

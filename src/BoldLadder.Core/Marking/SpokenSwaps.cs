@@ -1,8 +1,8 @@
 namespace BoldLadder.Core.Marking;
 
 /// <summary>
-/// Sounds that many children say for others, by accent or while speech is still growing. A spelling that follows one is tagged, for adults; it is no
-/// diagnosis. Source: docs/handbook.md, sections 7 (Marking: as spoken) and 10.
+/// Sounds that many children say for others, by accent or while speech is still growing. A spelling that follows one is
+/// tagged, for adults; it is no diagnosis. Source: docs/handbook.md, sections 7 (Marking: as spoken) and 10.
 /// </summary>
 public static class SpokenSwaps
 {

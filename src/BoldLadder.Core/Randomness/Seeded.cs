@@ -1,7 +1,8 @@
 namespace BoldLadder.Core.Randomness;
 
 /// <summary>
-/// The core's own small generator (SplitMix64): the same seed gives the same draws on every machine and in every version.
+/// The core's own small generator (SplitMix64): the same seed gives the same draws on every machine and in every
+/// version.
 /// </summary>
 public sealed class Seeded
 {
@@ -12,9 +13,7 @@ public sealed class Seeded
     /// <summary>A generator for one purpose of a seed, so that one list's draws don't move another's.</summary>
     public static Seeded For(long seed, string purpose)
     {
-        var hash = 14695981039346656037UL;
-        foreach (var letter in purpose) hash = unchecked((hash ^ letter) * 1099511628211UL);
-        return new Seeded(unchecked(seed * 31 + (long)hash));
+        return new Seeded(unchecked(seed * 31 + (long)Fnv.With(Fnv.Start, purpose)));
     }
 
     public ulong NextUInt64()

@@ -9,9 +9,14 @@ namespace BoldLadder.Core.Sounds;
 public sealed class Sound
 {
     private static readonly ImmutableArray<Sound> Inventory =
-        [.. InventoryData.Rows("sounds.tsv").Select((row, index) => new Sound(index, row))];
+    [
+        .. InventoryData.Rows("sounds.tsv").Select((row, index) => new Sound(index, row)),
+    ];
 
-    private static readonly Dictionary<string, Sound> BySymbol = Inventory.ToDictionary(s => s.Symbol, StringComparer.Ordinal);
+    private static readonly Dictionary<string, Sound> BySymbol = Inventory.ToDictionary(
+        s => s.Symbol,
+        StringComparer.Ordinal
+    );
 
     private Sound(int index, string[] row)
     {
@@ -46,7 +51,9 @@ public sealed class Sound
     /// <summary>The sound with this symbol; ɡ (U+0261) and ":" are accepted for g and ː.</summary>
     /// <exception cref="FormatException">The symbol is none of the 44.</exception>
     public static Sound Parse(string symbol) =>
-        TryParse(symbol, out var sound) ? sound : throw new FormatException($"\"{symbol}\" is not one of the 44 sounds.");
+        TryParse(symbol, out var sound)
+            ? sound
+            : throw new FormatException($"\"{symbol}\" is not one of the 44 sounds.");
 
     public static bool TryParse(string symbol, [System.Diagnostics.CodeAnalysis.NotNullWhen(true)] out Sound? sound) =>
         BySymbol.TryGetValue(symbol.Normalize().Replace('ɡ', 'g').Replace(':', 'ː'), out sound);

@@ -12,9 +12,13 @@ namespace BoldLadder.Core.Spelling;
 public sealed class Correspondence
 {
     private static readonly ImmutableArray<Correspondence> Fixed = ReadInventory();
-    private static readonly Dictionary<string, Correspondence> ByNotation = Fixed.ToDictionary(c => c.Notation, new NotationComparer());
+    private static readonly Dictionary<string, Correspondence> ByNotation = Fixed.ToDictionary(
+        c => c.Notation,
+        new NotationComparer()
+    );
 
-    private static readonly Dictionary<string, Correspondence>.AlternateLookup<NotationParts> ByParts = ByNotation.GetAlternateLookup<NotationParts>();
+    private static readonly Dictionary<string, Correspondence>.AlternateLookup<NotationParts> ByParts =
+        ByNotation.GetAlternateLookup<NotationParts>();
 
     private Correspondence(int index, string notation, bool isRegular, bool isBath = false)
     {
@@ -30,8 +34,8 @@ public sealed class Correspondence
     }
 
     /// <summary>
-    /// The a of bath words. The reference writes it <c>a=ɑː</c> like the a of father; it is apart only inside sets, because
-    /// accents and the bath leniency treat it differently.
+    /// The a of bath words. The reference writes it <c>a=ɑː</c> like the a of father; it is apart only inside sets,
+    /// because accents and the bath leniency treat it differently.
     /// </summary>
     public static Correspondence BathA { get; } = Fixed.Single(c => c.IsBath);
 
@@ -57,34 +61,51 @@ public sealed class Correspondence
 
     public bool IsBath { get; }
 
-    /// <summary>True when the last sound is a vowel, or the first is and only an l, d or z follows it (le, ed, es).</summary>
+    /// <summary>
+    /// True when the last sound is a vowel, or the first is and only an l, d or z follows it (le, ed, es).
+    /// </summary>
     public bool IsVowel { get; }
 
-    /// <summary>True for a vowel whose grapheme has the letter r, which rhotic accents sound after it (car, fire, centre).</summary>
+    /// <summary>
+    /// True for a vowel whose grapheme has the letter r, which rhotic accents sound after it (car, fire, centre).
+    /// </summary>
     public bool KeepsR => IsVowel && Grapheme.Text.Contains('r', StringComparison.Ordinal);
 
     /// <summary>True when its r is heard before a vowel: its letters end with r, or r and e.</summary>
-    internal bool LinksR => IsVowel && (Grapheme.Text[^1] == 'r' || Grapheme.Text.EndsWith("re", StringComparison.Ordinal));
+    internal bool LinksR =>
+        IsVowel && (Grapheme.Text[^1] == 'r' || Grapheme.Text.EndsWith("re", StringComparison.Ordinal));
 
     /// <summary>What a lesson shows and a log keeps: <see cref="BathA"/> reads <c>a=ɑː</c>.</summary>
     public string ReferenceNotation => IsBath ? "a=ɑː" : Notation;
 
     /// <summary>The correspondence with this notation.</summary>
-    /// <exception cref="FormatException">It is not in the inventory; the message names the nearest by its letters.</exception>
+    /// <exception cref="FormatException">It is not in the inventory; the message names the nearest by its
+    /// letters.</exception>
     public static Correspondence Parse(string notation)
     {
-        if (TryParse(notation, out var found)) return found;
+        if (TryParse(notation, out var found))
+            return found;
         var grapheme = notation.Split('=')[0];
         var near = Fixed.Where(c => !c.IsBath && c.Grapheme.Text == grapheme).Select(c => c.Notation).Take(6).ToList();
-        throw new FormatException($"\"{notation}\" is not a known correspondence."
-            + (near.Count > 0 ? $" Known for {grapheme}: {string.Join(", ", near)}." : " Write it like sh=ʃ, a-e=eɪ or x=k+s."));
+        throw new FormatException(
+            $"\"{notation}\" is not a known correspondence."
+                + (
+                    near.Count > 0
+                        ? $" Known for {grapheme}: {string.Join(", ", near)}."
+                        : " Write it like sh=ʃ, a-e=eɪ or x=k+s."
+                )
+        );
     }
 
     public static bool TryParse(string notation, [NotNullWhen(true)] out Correspondence? correspondence) =>
-        ByNotation.TryGetValue(notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː').Replace('’', '\''), out correspondence)
-        && !correspondence.IsBath;
+        ByNotation.TryGetValue(
+            notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː').Replace('’', '\''),
+            out correspondence
+        ) && !correspondence.IsBath;
 
-    /// <summary>The correspondence of these letters and sounds, written exactly by the conventions; null when there is none.</summary>
+    /// <summary>
+    /// The correspondence of these letters and sounds, written exactly by the conventions; null when there is none.
+    /// </summary>
     internal static Correspondence? Find(ReadOnlySpan<char> grapheme, ReadOnlySpan<char> sounds) =>
         ByParts.TryGetValue(new NotationParts(grapheme, sounds), out var found) ? found : null;
 
@@ -92,8 +113,10 @@ public sealed class Correspondence
 
     private static ImmutableArray<Correspondence> ReadInventory()
     {
-        var rows = InventoryData.Rows("correspondences.tsv")
-            .Select((row, index) => new Correspondence(index, row[0], row[1] == "regular")).ToList();
+        var rows = InventoryData
+            .Rows("correspondences.tsv")
+            .Select((row, index) => new Correspondence(index, row[0], row[1] == "regular"))
+            .ToList();
         rows.Add(new Correspondence(rows.Count, "a=ɑː~bath", true, isBath: true));
         return [.. rows];
     }

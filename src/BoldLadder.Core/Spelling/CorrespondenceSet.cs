@@ -3,7 +3,9 @@ using System.Numerics;
 
 namespace BoldLadder.Core.Spelling;
 
-/// <summary>An immutable set of correspondences: a bit for each of the inventory, so that "is it contained?" is a mask test.</summary>
+/// <summary>
+/// An immutable set of correspondences: a bit for each of the inventory, so that "is it contained?" is a mask test.
+/// </summary>
 public sealed class CorrespondenceSet : IEnumerable<Correspondence>, IEquatable<CorrespondenceSet>
 {
     private static readonly int Words = (Correspondence.All.Length + 63) / 64;
@@ -21,20 +23,23 @@ public sealed class CorrespondenceSet : IEnumerable<Correspondence>, IEquatable<
     public static CorrespondenceSet Of(IEnumerable<Correspondence> members)
     {
         var bits = new ulong[Words];
-        foreach (var member in members) bits[member.Index >> 6] |= 1UL << (member.Index & 63);
+        foreach (var member in members)
+            bits[member.Index >> 6] |= 1UL << (member.Index & 63);
         return new CorrespondenceSet(bits);
     }
 
     public static CorrespondenceSet Of(ReadOnlySpan<Correspondence> members)
     {
         var bits = new ulong[Words];
-        foreach (var member in members) bits[member.Index >> 6] |= 1UL << (member.Index & 63);
+        foreach (var member in members)
+            bits[member.Index >> 6] |= 1UL << (member.Index & 63);
         return new CorrespondenceSet(bits);
     }
 
     /// <summary>The set written as notations, <c>sh=ʃ a=æ</c>.</summary>
     /// <exception cref="FormatException">A notation is not in the inventory.</exception>
-    public static CorrespondenceSet Parse(params IEnumerable<string> notations) => Of(notations.Select(Correspondence.Parse));
+    public static CorrespondenceSet Parse(params IEnumerable<string> notations) =>
+        Of(notations.Select(Correspondence.Parse));
 
     public bool Contains(Correspondence member) => (bits[member.Index >> 6] & (1UL << (member.Index & 63))) != 0;
 
@@ -42,7 +47,8 @@ public sealed class CorrespondenceSet : IEnumerable<Correspondence>, IEquatable<
     {
         for (var i = 0; i < bits.Length; i++)
         {
-            if ((bits[i] & ~other.bits[i]) != 0) return false;
+            if ((bits[i] & ~other.bits[i]) != 0)
+                return false;
         }
         return true;
     }
@@ -50,7 +56,8 @@ public sealed class CorrespondenceSet : IEnumerable<Correspondence>, IEquatable<
     public CorrespondenceSet Union(CorrespondenceSet other)
     {
         var union = new ulong[Words];
-        for (var i = 0; i < Words; i++) union[i] = bits[i] | other.bits[i];
+        for (var i = 0; i < Words; i++)
+            union[i] = bits[i] | other.bits[i];
         return new CorrespondenceSet(union);
     }
 

@@ -25,14 +25,17 @@ public readonly record struct Grapheme(string Text)
     /// <summary>True when the first letter is a, e, i, o, u, or a y that is not alone.</summary>
     public bool StartsWithVowelLetter => "aeiou".Contains(Text[0], StringComparison.Ordinal) || Text[0] == 'y';
 
-    public GraphemeKind Kind => this switch
-    {
-        { IsSplit: true } => GraphemeKind.SplitDigraph,
-        { Text.Length: 1 } => GraphemeKind.SingleLetter,
-        { Text.Length: 2 } => Text[0] == Text[1] && !"aeiou".Contains(Text[0], StringComparison.Ordinal) ? GraphemeKind.Double : GraphemeKind.Digraph,
-        { Text.Length: 3 } => GraphemeKind.Trigraph,
-        _ => GraphemeKind.FourLetter,
-    };
+    public GraphemeKind Kind =>
+        this switch
+        {
+            { IsSplit: true } => GraphemeKind.SplitDigraph,
+            { Text.Length: 1 } => GraphemeKind.SingleLetter,
+            { Text.Length: 2 } => Text[0] == Text[1] && !"aeiou".Contains(Text[0], StringComparison.Ordinal)
+                ? GraphemeKind.Double
+                : GraphemeKind.Digraph,
+            { Text.Length: 3 } => GraphemeKind.Trigraph,
+            _ => GraphemeKind.FourLetter,
+        };
 
     public override string ToString() => Text;
 }

@@ -36,9 +36,11 @@ internal sealed class NotationComparer : IEqualityComparer<string>, IAlternateEq
     private static int Hash(ReadOnlySpan<char> grapheme, ReadOnlySpan<char> sounds)
     {
         var hash = 17;
-        foreach (var letter in grapheme) hash = unchecked((hash * 31) + letter);
+        foreach (var letter in grapheme)
+            hash = unchecked((hash * 31) + letter);
         hash = unchecked(hash * 31);
-        foreach (var sign in sounds) hash = unchecked((hash * 31) + sign);
+        foreach (var sign in sounds)
+            hash = unchecked((hash * 31) + sign);
         return hash;
     }
 }

@@ -37,19 +37,29 @@ public static class PatternIds
         .ToDictionary(Id, StringComparer.Ordinal);
 
     /// <summary>The id of one pattern: <c>suffix-s</c>, <c>join-drop-e</c>.</summary>
-    public static string Id(this Patterns pattern) => string.Concat(pattern.ToString().Select((c, i) =>
-        char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
+    public static string Id(this Patterns pattern) =>
+        string.Concat(
+            pattern
+                .ToString()
+                .Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString())
+        );
 
     /// <summary>The patterns in a set, one by one.</summary>
     public static IEnumerable<Patterns> Each(this Patterns set)
     {
-        for (var left = (int)set; left != 0; left &= left - 1) yield return (Patterns)(left & -left);
+        for (var left = (int)set; left != 0; left &= left - 1)
+            yield return (Patterns)(left & -left);
     }
 
     /// <summary>The pattern with this id.</summary>
     /// <exception cref="FormatException">There is none; the message lists the ids.</exception>
-    public static Patterns Parse(ReadOnlySpan<char> id) => ById.GetAlternateLookup<ReadOnlySpan<char>>().TryGetValue(id, out var found) ? found
-        : throw new FormatException($"\"{id}\" is not a pattern. Use one of: {string.Join(", ", ById.Keys.Order(StringComparer.Ordinal))}.");
+    public static Patterns Parse(ReadOnlySpan<char> id) =>
+        ById.GetAlternateLookup<ReadOnlySpan<char>>().TryGetValue(id, out var found)
+            ? found
+            : throw new FormatException(
+                $"\"{id}\" is not a pattern. Use one of: {string.Join(", ", ById.Keys.Order(StringComparer.Ordinal))}."
+            );
 
-    public static Patterns Parse(IEnumerable<string> ids) => ids.Select(i => Parse(i.AsSpan())).Aggregate(Patterns.None, (all, one) => all | one);
+    public static Patterns Parse(IEnumerable<string> ids) =>
+        ids.Select(i => Parse(i.AsSpan())).Aggregate(Patterns.None, (all, one) => all | one);
 }

@@ -3,8 +3,8 @@ using System.Collections.Frozen;
 namespace BoldLadder.Core.Spelling;
 
 /// <summary>
-/// All ways to read letters with some correspondences, likely or not: what a child who was taught just these could say. A split digraph closes at the
-/// end only. Source: docs/handbook.md, section 7 (Made-up words: one reading).
+/// All ways to read letters with some correspondences, likely or not: what a child who was taught just these could say.
+/// A split digraph closes at the end only. Source: docs/handbook.md, section 7 (Made-up words: one reading).
 /// </summary>
 public sealed class SpellingReader(Func<Correspondence, bool> allows)
 {
@@ -14,20 +14,24 @@ public sealed class SpellingReader(Func<Correspondence, bool> allows)
     private const int LongestGrapheme = 4;
     private const int MostReadings = 256;
 
-    private readonly FrozenDictionary<string, Correspondence[]> byLetters = Correspondence.All.Where(c => !c.IsBath && allows(c))
-        .GroupBy(c => c.Grapheme.Text).ToFrozenDictionary(g => g.Key, g => g.ToArray(), StringComparer.Ordinal);
+    private readonly FrozenDictionary<string, Correspondence[]> byLetters = Correspondence
+        .All.Where(c => !c.IsBath && allows(c))
+        .GroupBy(c => c.Grapheme.Text)
+        .ToFrozenDictionary(g => g.Key, g => g.ToArray(), StringComparer.Ordinal);
 
     /// <summary>The readings of lower-case letters; none when the letters can't all be read, or are too many.</summary>
     public IReadOnlyList<Segmentation> Read(string letters)
     {
         var found = new List<Segmentation>();
-        if (letters.Length is > 0 and <= LongestWord) Go(letters, 0, [], found);
+        if (letters.Length is > 0 and <= LongestWord)
+            Go(letters, 0, [], found);
         return found;
     }
 
     private void Go(string letters, int at, List<Correspondence> parts, List<Segmentation> found)
     {
-        if (found.Count >= MostReadings) return;
+        if (found.Count >= MostReadings)
+            return;
         if (at == letters.Length)
         {
             found.Add(new Segmentation([.. parts]));
@@ -42,10 +46,12 @@ public sealed class SpellingReader(Func<Correspondence, bool> allows)
                 parts.RemoveAt(parts.Count - 1);
             }
         }
-        if (at + 2 >= letters.Length || letters[^1] != 'e') return;
+        if (at + 2 >= letters.Length || letters[^1] != 'e')
+            return;
         foreach (var split in Of($"{letters[at]}-e"))
         {
-            foreach (var inside in Inside(letters[(at + 1)..^1])) found.Add(new Segmentation([.. parts, split, .. inside]));
+            foreach (var inside in Inside(letters[(at + 1)..^1]))
+                found.Add(new Segmentation([.. parts, split, .. inside]));
         }
     }
 
@@ -54,12 +60,15 @@ public sealed class SpellingReader(Func<Correspondence, bool> allows)
     {
         foreach (var part in Of(letters))
         {
-            if (!part.IsVowel) yield return [part];
+            if (!part.IsVowel)
+                yield return [part];
         }
-        if (letters != "st") yield break;
+        if (letters != "st")
+            yield break;
         foreach (var s in Of("s"))
         {
-            foreach (var t in Of("t")) yield return [s, t];
+            foreach (var t in Of("t"))
+                yield return [s, t];
         }
     }
 

@@ -77,7 +77,10 @@ public sealed record SoundMarks(MarkStyle Style, MarkShape Shape, int Weight);
 /// <summary>How many items each step of the release takes; all zero is all together.</summary>
 public sealed record Release(int IDo, int WeDo, int YouDo);
 
-/// <summary>A vowel with what follows it, taught as one piece over true correspondences. Source: docs/handbook.md, section 4 (Chunk).</summary>
+/// <summary>
+/// A vowel with what follows it, taught as one piece over true correspondences. Source: docs/handbook.md, section 4
+/// (Chunk).
+/// </summary>
 /// <param name="Correspondences">Reference notations, in word order: ŋk after a is <c>a=æ n=ŋ k=k</c>.</param>
 public sealed record Chunk(string Text, IReadOnlyList<string> Correspondences);
 
@@ -86,16 +89,28 @@ public sealed record Chunk(string Text, IReadOnlyList<string> Correspondences);
 public sealed record Lettering(bool OneStorey, IReadOnlyList<string> Lines);
 
 /// <summary>
-/// Our school's way: what a school calls things, how it shows them and what it lets in. Every field is a choice; none is hard-wired
-/// elsewhere. Format 1. Source: docs/handbook.md, section 5.
+/// Our school's way: what a school calls things, how it shows them and what it lets in. Every field is a choice; none
+/// is hard-wired elsewhere. Format 1. Source: docs/handbook.md, section 5.
 /// </summary>
-/// <param name="Labels">The school's own words, by the code of what they name: revisit, teach, practise, apply, tricky, double.</param>
+/// <param name="Labels">The school's own words, by the code of what they name: revisit, teach, practise, apply, tricky,
+/// double.</param>
 /// <param name="Switches">Accent switches by id; null for the profile's usual ones.</param>
 /// <param name="Leniencies">Ids of what counts as readable though it was not taught to the letter.</param>
 public sealed record HouseStyle(
-    int Format, IReadOnlyDictionary<string, string> Labels, SoundLabels SoundLabels, SoundMarks Marks, IReadOnlyList<string>? Switches,
-    IReadOnlyList<Chunk> Chunks, IReadOnlyList<string> Leniencies, MadeUpWords MadeUpWords, Release Release, Counting Counting,
-    TrickyWay TrickyWay, Blending Blending, Lettering Lettering)
+    int Format,
+    IReadOnlyDictionary<string, string> Labels,
+    SoundLabels SoundLabels,
+    SoundMarks Marks,
+    IReadOnlyList<string>? Switches,
+    IReadOnlyList<Chunk> Chunks,
+    IReadOnlyList<string> Leniencies,
+    MadeUpWords MadeUpWords,
+    Release Release,
+    Counting Counting,
+    TrickyWay TrickyWay,
+    Blending Blending,
+    Lettering Lettering
+)
 {
     public const int CurrentFormat = 1;
 
@@ -109,16 +124,31 @@ public sealed record HouseStyle(
     private const int MostLines = 6;
 
     /// <summary>What a school can rename.</summary>
-    public static ImmutableArray<string> Renameable { get; } = ["revisit", "teach", "practise", "apply", "tricky", "double"];
+    public static ImmutableArray<string> Renameable { get; } =
+    ["revisit", "teach", "practise", "apply", "tricky", "double"];
 
-    public static HouseStyle Usual { get; } = new(CurrentFormat, new Dictionary<string, string>(), SoundLabels.Ipa, new SoundMarks(MarkStyle.Trays, MarkShape.Round, 2), null, [],
-        LeniencyRules.Ids(Decoding.Leniencies.All), MadeUpWords.InLessons, new Release(1, 2, 3), Counting.Taps, TrickyWay.TrickyPart, Blending.SoundBySound, new Lettering(true, []));
+    public static HouseStyle Usual { get; } =
+        new(
+            Format: CurrentFormat,
+            Labels: new Dictionary<string, string>(),
+            SoundLabels: SoundLabels.Ipa,
+            Marks: new SoundMarks(MarkStyle.Trays, MarkShape.Round, 2),
+            Switches: null,
+            Chunks: [],
+            Leniencies: LeniencyRules.Ids(Decoding.Leniencies.All),
+            MadeUpWords: MadeUpWords.InLessons,
+            Release: new Release(1, 2, 3),
+            Counting: Counting.Taps,
+            TrickyWay: TrickyWay.TrickyPart,
+            Blending: Blending.SoundBySound,
+            Lettering: new Lettering(true, [])
+        );
 
     private static readonly JsonSerializerOptions Json = new()
     {
         PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
         RespectRequiredConstructorParameters = true,
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false) },
+        Converters = { new JsonStringEnumConverter(EnumCode.Naming, allowIntegerValues: false) },
     };
 
     /// <summary>The leniencies that the ids name.</summary>
@@ -126,19 +156,23 @@ public sealed record HouseStyle(
     public Leniencies Lenient => LeniencyRules.Parse(Leniencies);
 
     /// <summary>The accent with the school's switches.</summary>
-    public Accent On(Accent profile) => Switches is null ? profile : profile with { Switches = AccentSwitchIds.Parse(Switches) };
+    public Accent On(Accent profile) =>
+        Switches is null ? profile : profile with { Switches = AccentSwitchIds.Parse(Switches) };
 
     public static string Write(HouseStyle style) => JsonSerializer.Serialize(style, Json);
 
     /// <exception cref="FormatException">Not a house style of a known format.</exception>
-    public static HouseStyle Read(string json) => JsonSerializer.Deserialize<HouseStyle>(json, Json) is { Format: CurrentFormat } style
-        ? style : throw new FormatException($"This house style is not of format {CurrentFormat}.");
+    public static HouseStyle Read(string json) =>
+        JsonSerializer.Deserialize<HouseStyle>(json, Json) is { Format: CurrentFormat } style
+            ? style
+            : throw new FormatException($"This house style is not of format {CurrentFormat}.");
 
     /// <summary>The style when it can be used.</summary>
     /// <exception cref="RefusedException">What is wrong.</exception>
     public HouseStyle Checked()
     {
-        if (Format != CurrentFormat) throw new RefusedException("bad-style");
+        if (Format != CurrentFormat)
+            throw new RefusedException("bad-style");
         if (Labels.Keys.FirstOrDefault(k => !Renameable.Contains(k)) is { } unknown)
         {
             throw new RefusedException("bad-style.label", ("label", unknown), ("known", string.Join(", ", Renameable)));
@@ -147,18 +181,23 @@ public sealed record HouseStyle(
         {
             throw new RefusedException("bad-style.label-length", ("label", label.Key), ("most", LongestLabel));
         }
-        if (Marks.Weight is < 1 or > HeaviestMark) throw new RefusedException("bad-style.weight", ("most", HeaviestMark));
-        if (new[] { Release.IDo, Release.WeDo, Release.YouDo }.Any(n => n is < 0 or > MostReleased)) throw new RefusedException("bad-style.release", ("most", MostReleased));
+        if (Marks.Weight is < 1 or > HeaviestMark)
+            throw new RefusedException("bad-style.weight", ("most", HeaviestMark));
+        if (new[] { Release.IDo, Release.WeDo, Release.YouDo }.Any(n => n is < 0 or > MostReleased))
+            throw new RefusedException("bad-style.release", ("most", MostReleased));
         if (Lettering.Lines.Count > MostLines || Lettering.Lines.Any(l => !IsName(l)))
         {
             throw new RefusedException("bad-style.lines", ("lines", MostLines), ("most", LongestLabel));
         }
-        if (Chunks.Count > MostChunks) throw new RefusedException("bad-style.chunks", ("most", MostChunks));
+        if (Chunks.Count > MostChunks)
+            throw new RefusedException("bad-style.chunks", ("most", MostChunks));
         try
         {
-            foreach (var chunk in Chunks) Check(chunk);
+            foreach (var chunk in Chunks)
+                Check(chunk);
             LeniencyRules.Parse(Leniencies);
-            if (Switches is not null) AccentSwitchIds.Parse(Switches);
+            if (Switches is not null)
+                AccentSwitchIds.Parse(Switches);
         }
         catch (FormatException)
         {
@@ -170,7 +209,8 @@ public sealed record HouseStyle(
     private static void Check(Chunk chunk)
     {
         var parts = chunk.Correspondences.Select(Correspondence.Parse).ToList();
-        if (parts.Count < 2 || !parts[0].IsVowel || string.Concat(parts.Select(p => p.Grapheme.Text)) != chunk.Text) throw new RefusedException("bad-style.chunk", ("chunk", chunk.Text));
+        if (parts.Count < 2 || !parts[0].IsVowel || string.Concat(parts.Select(p => p.Grapheme.Text)) != chunk.Text)
+            throw new RefusedException("bad-style.chunk", ("chunk", chunk.Text));
     }
 
     private static bool IsName(string text) => PlainName.Is(text, LongestLabel);
@@ -179,12 +219,20 @@ public sealed record HouseStyle(
 /// <summary>The ids of accent switches as settings write them: bath-as-trap.</summary>
 public static class AccentSwitchIds
 {
-    private static readonly Dictionary<string, AccentSwitches> ById = Enum.GetValues<AccentSwitches>().Where(s => int.IsPow2((int)s))
-        .ToDictionary(s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.ToString()));
+    private static readonly Dictionary<string, AccentSwitches> ById = Enum.GetValues<AccentSwitches>()
+        .Where(s => int.IsPow2((int)s))
+        .ToDictionary(s => s.Code());
 
-    public static IReadOnlyList<string> Of(AccentSwitches switches) => [.. ById.Where(s => switches.HasFlag(s.Value)).Select(s => s.Key)];
+    public static IReadOnlyList<string> Of(AccentSwitches switches) =>
+        [.. ById.Where(s => switches.HasFlag(s.Value)).Select(s => s.Key)];
 
     /// <exception cref="FormatException">There is no switch with one of these ids; the message lists them.</exception>
-    public static AccentSwitches Parse(IEnumerable<string> ids) => ids.Aggregate(AccentSwitches.None, (all, id) => ById.TryGetValue(id, out var found)
-        ? all | found : throw new FormatException($"\"{id}\" is not an accent switch. Use some of: {string.Join(", ", ById.Keys)}."));
+    public static AccentSwitches Parse(IEnumerable<string> ids) =>
+        ids.Aggregate(AccentSwitches.None, (all, id) =>
+            ById.TryGetValue(id, out var found)
+                ? all | found
+                : throw new FormatException(
+                    $"\"{id}\" is not an accent switch. Use some of: {string.Join(", ", ById.Keys)}."
+                )
+        );
 }

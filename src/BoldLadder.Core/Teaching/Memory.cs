@@ -6,7 +6,8 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Teaching;
 
 /// <summary>
-/// What a group has in memory, and what is due: today as the log and the lessons before tell it. Choosers ask this, and know nothing of where it comes from.
+/// What a group has in memory, and what is due: today as the log and the lessons before tell it. Choosers ask this, and
+/// know nothing of where it comes from.
 /// Counts are lessons: 1 for the last one. Source: docs/handbook.md, section 7 (Choosing words).
 /// </summary>
 public sealed record Memory
@@ -44,13 +45,15 @@ public sealed record Memory
     /// <summary>How many lessons ago it was seen; 0 when nothing is known of it.</summary>
     public int LessonsSince(Correspondence correspondence) => Seen.GetValueOrDefault(correspondence, 0);
 
-    public bool IsDue(Correspondence correspondence) => Seen.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
+    public bool IsDue(Correspondence correspondence) =>
+        Seen.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
 
     /// <summary>The same with what the lessons before showed, too: of a word seen in both the nearer counts.</summary>
     public Memory With(LessonHistory history)
     {
         var words = Words.ToDictionary();
-        foreach (var (word, ago) in history.Words) words[word] = Math.Min(ago, words.GetValueOrDefault(word, ago));
+        foreach (var (word, ago) in history.Words)
+            words[word] = Math.Min(ago, words.GetValueOrDefault(word, ago));
         return this with { Words = words, Texts = history.Texts, Kinds = history.Kinds };
     }
 }

@@ -12,8 +12,8 @@ public sealed record FirstTaught(string What, DateOnly First);
 public sealed record LastMet(string What, int Lesson);
 
 /// <summary>
-/// What a group's teaching log comes to: enough to say where the group stands, without reading the log again. It is kept beside the log and grows by a line with
-/// each closing; folded anew from the log it is the same. Format 1.
+/// What a group's teaching log comes to: enough to say where the group stands, without reading the log again. It is
+/// kept beside the log and grows by a line with each closing; folded anew from the log it is the same. Format 1.
 /// </summary>
 /// <param name="Lessons">How many lessons of the log taught or showed something.</param>
 /// <param name="Last">The day of the last of them; null before the first.</param>
@@ -36,15 +36,30 @@ public sealed record Standing(
     ImmutableDictionary<string, DateOnly> Rungs,
     ImmutableArray<LastMet> Seen,
     ImmutableArray<LastMet> Words,
-    ImmutableArray<string> Missed)
+    ImmutableArray<string> Missed
+)
 {
     public const int CurrentFormat = 1;
 
-    public static Standing Nothing { get; } = new(CurrentFormat, 0, null, null, [], [], [], ImmutableDictionary<string, DateOnly>.Empty, [], [], []);
+    public static Standing Nothing { get; } =
+        new(
+            Format: CurrentFormat,
+            Lessons: 0,
+            Last: null,
+            Closed: null,
+            Taught: [],
+            Patterns: [],
+            Tricky: [],
+            Rungs: ImmutableDictionary<string, DateOnly>.Empty,
+            Seen: [],
+            Words: [],
+            Missed: []
+        );
 
     /// <summary>The standing that a whole log comes to.</summary>
     /// <param name="log">The lines that count, in any order.</param>
-    public static Standing Of(IEnumerable<TaughtFact> log) => log.OrderBy(f => f.Date).Aggregate(Nothing, (standing, fact) => standing.With(fact));
+    public static Standing Of(IEnumerable<TaughtFact> log) =>
+        log.OrderBy(f => f.Date).Aggregate(Nothing, (standing, fact) => standing.With(fact));
 
     /// <summary>The first day that is not closed yet: today, or the day after the last closed one.</summary>
     public DateOnly FirstOpen(DateOnly today) => Closed >= today ? Closed.Value.AddDays(1) : today;
@@ -53,17 +68,35 @@ public sealed record Standing(
     public Standing WithClosed(DateOnly date) => this with { Closed = Closed > date ? Closed : date };
 
     /// <summary>The same with one more lesson.</summary>
-    /// <exception cref="ArgumentException">The lesson lies before the last one: then the log is to be folded anew.</exception>
+    /// <exception cref="ArgumentException">The lesson lies before the last one: then the log is to be folded
+    /// anew.</exception>
     public Standing With(TaughtFact fact)
     {
-        if (fact.Date < Last) throw new ArgumentException($"The lesson of {fact.Date:yyyy-MM-dd} lies before that of {Last:yyyy-MM-dd}. Fold the log anew.", nameof(fact));
+        if (fact.Date < Last)
+            throw new ArgumentException(
+                $"The lesson of {fact.Date:yyyy-MM-dd} lies before that of {Last:yyyy-MM-dd}. Fold the log anew.",
+                nameof(fact)
+            );
         var taught = fact.Correspondences.Select(Plain).ToList();
         return WithClosed(fact.Date) with
         {
             Lessons = Lessons + 1,
             Last = fact.Date,
-            Taught = [.. Taught.Where(t => !taught.Contains(t.What)), .. taught.Distinct().Select(c => Taught.FirstOrDefault(t => t.What == c) ?? new FirstTaught(c, fact.Date))],
-            Patterns = [.. Patterns, .. fact.Patterns.Distinct().Where(p => Patterns.All(k => k.What != p)).Select(p => new FirstTaught(p, fact.Date))],
+            Taught =
+            [
+                .. Taught.Where(t => !taught.Contains(t.What)),
+                .. taught
+                    .Distinct()
+                    .Select(c => Taught.FirstOrDefault(t => t.What == c) ?? new FirstTaught(c, fact.Date)),
+            ],
+            Patterns =
+            [
+                .. Patterns,
+                .. fact
+                    .Patterns.Distinct()
+                    .Where(p => Patterns.All(k => k.What != p))
+                    .Select(p => new FirstTaught(p, fact.Date)),
+            ],
             Tricky = [.. Tricky.Union(fact.Tricky)],
             Rungs = fact.RungId is { } rung ? Rungs.SetItem(rung, fact.Date) : Rungs,
             Seen = Met(Seen, taught.Concat(fact.Seen.Select(Plain)), Lessons + 1),
@@ -79,7 +112,9 @@ public sealed record Standing(
     {
         try
         {
-            return JsonSerializer.Deserialize<Standing>(json, LessonDocument.Json) is { Format: CurrentFormat } standing ? standing : throw new FormatException($"This standing is not of format {CurrentFormat}.");
+            return JsonSerializer.Deserialize<Standing>(json, LessonDocument.Json) is { Format: CurrentFormat } standing
+                ? standing
+                : throw new FormatException($"This standing is not of format {CurrentFormat}.");
         }
         catch (JsonException problem)
         {
@@ -94,6 +129,10 @@ public sealed record Standing(
         var met = now.Distinct().ToList();
         var known = before.Select(m => m.What).ToHashSet();
         var again = met.Where(known.Contains).ToHashSet();
-        return [.. before.Select(m => again.Contains(m.What) ? m with { Lesson = lesson } : m), .. met.Where(m => !known.Contains(m)).Select(m => new LastMet(m, lesson))];
+        return
+        [
+            .. before.Select(m => again.Contains(m.What) ? m with { Lesson = lesson } : m),
+            .. met.Where(m => !known.Contains(m)).Select(m => new LastMet(m, lesson)),
+        ];
     }
 }

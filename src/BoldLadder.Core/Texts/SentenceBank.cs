@@ -8,7 +8,9 @@ using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Texts;
 
-/// <summary>Captions and sentences of our own, with each word looked up once. Source: docs/handbook.md, section 7 (Sentences).</summary>
+/// <summary>
+/// Captions and sentences of our own, with each word looked up once. Source: docs/handbook.md, section 7 (Sentences).
+/// </summary>
 public sealed class SentenceBank
 {
     private readonly Rows rows;
@@ -16,31 +18,40 @@ public sealed class SentenceBank
     /// <summary>What a school changed of the words; null for the shipped ones.</summary>
     private readonly Lexicon? school;
 
-    /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out.</param>
+    /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left
+    /// out.</param>
     public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
-        : this(new Rows([.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()]), null)
-    {
-    }
+        : this(
+            new Rows([.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()]),
+            null
+        ) { }
 
     private SentenceBank(Rows rows, Lexicon? school) => (this.rows, this.school) = (rows, school);
 
     public ImmutableArray<Sentence> Sentences => school is null ? rows.Sentences : [.. rows.Sentences.Select(Own)];
 
-    /// <summary>The same sentences with the words as a school has them; what is worked out of the shipped ones is shared.</summary>
+    /// <summary>
+    /// The same sentences with the words as a school has them; what is worked out of the shipped ones is shared.
+    /// </summary>
     public SentenceBank With(Lexicon lexicon) => new(rows, lexicon);
 
     /// <summary>The sentences that have a word, in the order of the bank.</summary>
-    public IEnumerable<Sentence> Having(Word word) => school is null ? rows.Having[word] : rows.Having[school.Shipped.Find(word.Spelling) ?? word].Select(Own);
+    public IEnumerable<Sentence> Having(Word word) =>
+        school is null ? rows.Having[word] : rows.Having[school.Shipped.Find(word.Spelling) ?? word].Select(Own);
 
     /// <summary>The sentences whose every word is decodable or a taught tricky word.</summary>
     public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky)
     {
         var own = rows.In(taught.Accent);
-        bool CanRead(Word word, int row) => school?.Find(word.Spelling) is { } changed && changed != word ? taught.CanRead(changed) : taught.CanRead(own, row);
+        bool CanRead(Word word, int row) =>
+            school?.Find(word.Spelling) is { } changed && changed != word
+                ? taught.CanRead(changed)
+                : taught.CanRead(own, row);
         var readable = rows.Words.Select((w, i) => CanRead(w, i) || tricky.Contains(w.Spelling)).ToArray();
         for (var i = 0; i < rows.Tokens.Length; i++)
         {
-            if (Array.TrueForAll(rows.Tokens[i], t => readable[t]) && rows.Sentences[i].HasCapitalsRead(taught)) yield return Own(rows.Sentences[i]);
+            if (Array.TrueForAll(rows.Tokens[i], t => readable[t]) && rows.Sentences[i].HasCapitalsRead(taught))
+                yield return Own(rows.Sentences[i]);
         }
     }
 
@@ -55,7 +66,9 @@ public sealed class SentenceBank
         {
             Sentences = sentences;
             Words = [.. sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
-            Having = sentences.SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s))).ToLookup(h => h.w, h => h.s);
+            Having = sentences
+                .SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s)))
+                .ToLookup(h => h.w, h => h.s);
             var places = Words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
             Tokens = [.. sentences.Select(s => s.Tokens.Select(t => places[t.Word]).ToArray())];
         }
@@ -81,10 +94,15 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
     /// <summary>Each correspondence that reading it asks for, once.</summary>
     public ImmutableArray<Correspondence> Asks { get; } = [.. Tokens.SelectMany(t => t.Word.Required).Distinct()];
 
-    /// <summary>True for one that begins with a capital letter: a sentence, not a caption. The pronoun I alone makes none.</summary>
+    /// <summary>
+    /// True for one that begins with a capital letter: a sentence, not a caption. The pronoun I alone makes none.
+    /// </summary>
     public bool HasCapital { get; } = Tokens.Any(t => char.IsUpper(t.Written[0]) && Plain(t.Written) != "i");
 
-    /// <summary>The sentence of a line; null when a word of it is not known. A word with a capital letter inside the sentence may be a name.</summary>
+    /// <summary>
+    /// The sentence of a line; null when a word of it is not known. A word with a capital letter inside the sentence
+    /// may be a name.
+    /// </summary>
     public static Sentence? Read(string line, Lexicon lexicon)
     {
         var tokens = ImmutableArray.CreateBuilder<(string, Word)>();
@@ -92,7 +110,8 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
         {
             var plain = Plain(written);
             var name = char.IsUpper(written[0]) ? lexicon.FindName(plain) : null;
-            if ((tokens.Count > 0 ? name ?? lexicon.Find(plain) : lexicon.Find(plain) ?? name) is not { } word) return null;
+            if ((tokens.Count > 0 ? name ?? lexicon.Find(plain) : lexicon.Find(plain) ?? name) is not { } word)
+                return null;
             tokens.Add((written, word));
         }
         return new Sentence(line, tokens.ToImmutable());
@@ -102,33 +121,43 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
     public Sentence With(Lexicon lexicon)
     {
         Word Own(Word word) => lexicon.Find(word.Spelling) ?? word;
-        return Tokens.All(t => Own(t.Word) == t.Word) ? this : new Sentence(Text, [.. Tokens.Select(t => (t.Written, Own(t.Word)))]);
+        return Tokens.All(t => Own(t.Word) == t.Word)
+            ? this
+            : new Sentence(Text, [.. Tokens.Select(t => (t.Written, Own(t.Word)))]);
     }
 
     /// <summary>A word as written without the punctuation round it, in the form words are looked up by.</summary>
     public static string Plain(string written)
     {
         var (first, last) = (0, written.Length);
-        while (first < last && !IsOfWord(written[first])) first++;
-        while (last > first && !IsOfWord(written[last - 1])) last--;
+        while (first < last && !IsOfWord(written[first]))
+            first++;
+        while (last > first && !IsOfWord(written[last - 1]))
+            last--;
         return WordFinder.Plain(written[first..last]);
     }
 
-    private static bool IsOfWord(char sign) => char.IsLetterOrDigit(sign) || CharUnicodeInfo.GetUnicodeCategory(sign) == UnicodeCategory.NonSpacingMark;
+    private static bool IsOfWord(char sign) =>
+        char.IsLetterOrDigit(sign) || CharUnicodeInfo.GetUnicodeCategory(sign) == UnicodeCategory.NonSpacingMark;
 
     /// <summary>The punctuation after a word as written: what stays when the word is left out.</summary>
     public static string End(string written) => written[written.TrimEnd(Punctuation).Length..];
 
     /// <summary>True when it has no capital letter, or capitals were taught or need no teaching.</summary>
-    public bool HasCapitalsRead(Taught taught) => !HasCapital || ((taught.Patterns | taught.Free) & Patterns.Capitals) != Patterns.None;
+    public bool HasCapitalsRead(Taught taught) =>
+        !HasCapital || ((taught.Patterns | taught.Free) & Patterns.Capitals) != Patterns.None;
 
-    /// <summary>True when each word is decodable or a taught tricky word, and capitals were taught or need no teaching.</summary>
+    /// <summary>
+    /// True when each word is decodable or a taught tricky word, and capitals were taught or need no teaching.
+    /// </summary>
     public bool CanBeRead(Taught taught, IReadOnlySet<string> tricky)
     {
-        if (!HasCapitalsRead(taught)) return false;
+        if (!HasCapitalsRead(taught))
+            return false;
         foreach (var (_, word) in Tokens)
         {
-            if (!taught.CanRead(word) && !tricky.Contains(word.Spelling)) return false;
+            if (!taught.CanRead(word) && !tricky.Contains(word.Spelling))
+                return false;
         }
         return true;
     }

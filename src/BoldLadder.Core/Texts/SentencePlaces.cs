@@ -6,7 +6,10 @@ using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Texts;
 
-/// <summary>Where on a ladder words, sentences and texts become readable, tricky words counted from the rung they are taught on. Source: docs/handbook.md, section 7 (Text check).</summary>
+/// <summary>
+/// Where on a ladder words, sentences and texts become readable, tricky words counted from the rung they are taught on.
+/// Source: docs/handbook.md, section 7 (Text check).
+/// </summary>
 public sealed class SentencePlaces
 {
     private readonly Reach reach;
@@ -18,19 +21,27 @@ public sealed class SentencePlaces
         reach = ladder.ReachIn(leniencies, accent);
         for (var i = 0; i < ladder.Rungs.Length; i++)
         {
-            foreach (var word in ladder.Rungs[i].Tricky) tricky.TryAdd(word, i);
+            foreach (var word in ladder.Rungs[i].Tricky)
+                tricky.TryAdd(word, i);
         }
-        capitals = ladder.Free.HasFlag(Patterns.Capitals) ? -1 : ladder.WhenTaught(new Obstacle(null, Patterns.Capitals)) ?? int.MaxValue;
+        capitals = ladder.Free.HasFlag(Patterns.Capitals)
+            ? -1
+            : ladder.WhenTaught(new Obstacle(null, Patterns.Capitals)) ?? int.MaxValue;
     }
 
-    /// <summary>The index of the rung after which the word can be read, decodable or as a tricky word; null for never on this ladder.</summary>
-    public int? RungOf(Word word) => (reach.RungOf(word), tricky.TryGetValue(word.Spelling, out var told) ? told : (int?)null) switch
-    {
-        ({ } decoded, { } learned) => Math.Min(decoded, learned),
-        var (decoded, learned) => decoded ?? learned,
-    };
+    /// <summary>
+    /// The index of the rung after which the word can be read, decodable or as a tricky word; null for never on this
+    /// ladder.
+    /// </summary>
+    public int? RungOf(Word word) =>
+        (reach.RungOf(word), tricky.TryGetValue(word.Spelling, out var told) ? told : (int?)null) switch
+        {
+            ({ } decoded, { } learned) => Math.Min(decoded, learned),
+            var (decoded, learned) => decoded ?? learned,
+        };
 
-    public int? RungOf(Sentence sentence) => sentence.Tokens.Select(t => RungOf(t.Word)).Aggregate(sentence.HasCapital ? Usable(capitals) : -1, Later);
+    public int? RungOf(Sentence sentence) =>
+        sentence.Tokens.Select(t => RungOf(t.Word)).Aggregate(sentence.HasCapital ? Usable(capitals) : -1, Later);
 
     public int? RungOf(ShortText text) => text.All.Select(RungOf).Aggregate((int?)-1, Later);
 

@@ -4,7 +4,10 @@ using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Texts;
 
-/// <summary>A short text for Apply: its sentences, and questions that the adult asks afterwards. Source: docs/handbook.md, section 6 (Apply).</summary>
+/// <summary>
+/// A short text for Apply: its sentences, and questions that the adult asks afterwards. Source: docs/handbook.md,
+/// section 6 (Apply).
+/// </summary>
 /// <param name="Name">The title as a sentence: children read it too.</param>
 public sealed record ShortText(Sentence Name, ImmutableArray<Sentence> Sentences, ImmutableArray<string> Questions)
 {
@@ -15,8 +18,8 @@ public sealed record ShortText(Sentence Name, ImmutableArray<Sentence> Sentences
 }
 
 /// <summary>
-/// Short texts of our own. A file has, for each text, <c># title</c>, its sentences a line each, and its questions, each after <c>? </c>; blank lines
-/// may stand between texts.
+/// Short texts of our own. A file has, for each text, <c># title</c>, its sentences a line each, and its questions,
+/// each after <c>? </c>; blank lines may stand between texts.
 /// </summary>
 public sealed class TextBank
 {
@@ -29,11 +32,19 @@ public sealed class TextBank
         {
             if (line.StartsWith("# ", StringComparison.Ordinal))
             {
-                if (own.Count > 0 && Sentence.Read(title, lexicon) is { } name && new SentenceBank(own, lexicon).Sentences is var known && known.Length == own.Count) texts.Add(new ShortText(name, known, [.. questions]));
+                if (
+                    own.Count > 0
+                    && Sentence.Read(title, lexicon) is { } name
+                    && new SentenceBank(own, lexicon).Sentences is var known
+                    && known.Length == own.Count
+                )
+                    texts.Add(new ShortText(name, known, [.. questions]));
                 (title, own, questions) = (line[2..], [], []);
             }
-            else if (line.StartsWith("? ", StringComparison.Ordinal)) questions.Add(line[2..]);
-            else if (line.Length > 0) own.Add(line);
+            else if (line.StartsWith("? ", StringComparison.Ordinal))
+                questions.Add(line[2..]);
+            else if (line.Length > 0)
+                own.Add(line);
         }
         Texts = texts.ToImmutable();
     }
@@ -43,8 +54,20 @@ public sealed class TextBank
     public ImmutableArray<ShortText> Texts { get; }
 
     /// <summary>The same texts with the words as another lexicon has them.</summary>
-    public TextBank With(Lexicon lexicon) => new([.. Texts.Select(t => t.All.All(s => ReferenceEquals(s.With(lexicon), s)) ? t : t with { Name = t.Name.With(lexicon), Sentences = [.. t.Sentences.Select(s => s.With(lexicon))] })]);
+    public TextBank With(Lexicon lexicon) =>
+        new([
+            .. Texts.Select(t =>
+                t.All.All(s => ReferenceEquals(s.With(lexicon), s))
+                    ? t
+                    : t with
+                    {
+                        Name = t.Name.With(lexicon),
+                        Sentences = [.. t.Sentences.Select(s => s.With(lexicon))],
+                    }
+            ),
+        ]);
 
     /// <summary>The texts whose every word is decodable or a taught tricky word.</summary>
-    public IEnumerable<ShortText> Readable(Taught taught, IReadOnlySet<string> tricky) => Texts.Where(t => t.All.All(s => s.CanBeRead(taught, tricky)));
+    public IEnumerable<ShortText> Readable(Taught taught, IReadOnlySet<string> tricky) =>
+        Texts.Where(t => t.All.All(s => s.CanBeRead(taught, tricky)));
 }

@@ -21,8 +21,10 @@ public enum ReadingStatus
 }
 
 /// <summary>The judgement of one token.</summary>
-/// <param name="Needs">What is missing, in word order; none unless the status is <see cref="ReadingStatus.NotYet"/>.</param>
-/// <param name="WouldLetIn">The leniencies that would make it readable; none when there are none or it is readable.</param>
+/// <param name="Needs">What is missing, in word order; none unless the status is
+/// <see cref="ReadingStatus.NotYet"/>.</param>
+/// <param name="WouldLetIn">The leniencies that would make it readable; none when there are none or it is
+/// readable.</param>
 public sealed record Judgement(ReadingStatus Status, ImmutableArray<Obstacle> Needs, Leniencies WouldLetIn)
 {
     internal static readonly Judgement Decodable = new(ReadingStatus.Decodable, [], Leniencies.None);
@@ -32,12 +34,14 @@ public sealed record Judgement(ReadingStatus Status, ImmutableArray<Obstacle> Ne
     private string? needsText;
 
     /// <summary>What is missing as notations and pattern ids, each once, with spaces between.</summary>
-    public string NeedsText => needsText ??= string.Join(' ', Needs.Where((n, i) => Needs.IndexOf(n) == i).Select(n => n.ToString()));
+    public string NeedsText =>
+        needsText ??= string.Join(' ', Needs.Where((n, i) => Needs.IndexOf(n) == i).Select(n => n.ToString()));
 }
 
 /// <summary>
-/// Says of each word of a text whether a group can read it. Judges a spelling once and remembers it, so that a long text costs little more
-/// than reading it; what it remembers is bounded. Not for several threads at once. Source: docs/handbook.md, section 7 (Text check).
+/// Says of each word of a text whether a group can read it. Judges a spelling once and remembers it, so that a long
+/// text costs little more than reading it; what it remembers is bounded. Not for several threads at once. Source:
+/// docs/handbook.md, section 7 (Text check).
 /// </summary>
 /// <param name="tricky">The tricky words the group was taught, lower case.</param>
 public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<string> tricky)
@@ -61,13 +65,16 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
     /// <summary>Judges a token as it is written, and counts it when it is a word.</summary>
     public Judgement Judge(ReadOnlySpan<char> token, TokenKind kind)
     {
-        if (kind != TokenKind.Word) return Judgement.Unknown;
+        if (kind != TokenKind.Word)
+            return Judgement.Unknown;
         var known = remembered.GetAlternateLookup<ReadOnlySpan<char>>();
         if (!known.TryGetValue(token, out var found))
         {
             found = new Remembered(JudgeWord(token.ToString()));
-            if (remembered.Count < MostRemembered) known[token] = found;
-            else forgotten[(int)found.Judgement.Status]++;
+            if (remembered.Count < MostRemembered)
+                known[token] = found;
+            else
+                forgotten[(int)found.Judgement.Status]++;
         }
         found.Times++;
         return found.Judgement;
@@ -78,25 +85,36 @@ public sealed class TextCheck(WordFinder finder, Taught taught, IReadOnlySet<str
         var plain = WordFinder.Plain(written);
         var capital = plain != written && written.Any(char.IsUpper);
         var parts = finder.Parts(plain, capital);
-        var whole = !parts.IsEmpty && parts.All(taught.CanRead) ? Judgement.Decodable : tricky.Contains(plain) ? Judgement.Tricky : OfParts(parts);
+        var whole =
+            !parts.IsEmpty && parts.All(taught.CanRead) ? Judgement.Decodable
+            : tricky.Contains(plain) ? Judgement.Tricky
+            : OfParts(parts);
         return WithCapital(whole, capital);
     }
 
     /// <summary>A hyphenated word is as readable as its hardest part.</summary>
     private Judgement OfParts(ImmutableArray<Word> parts)
     {
-        if (parts.IsEmpty) return Judgement.Unknown;
-        var needs = parts.Where(p => !tricky.Contains(p.Spelling)).SelectMany(p => taught.Obstacles(p)).ToImmutableArray();
+        if (parts.IsEmpty)
+            return Judgement.Unknown;
+        var needs = parts
+            .Where(p => !tricky.Contains(p.Spelling))
+            .SelectMany(p => taught.Obstacles(p))
+            .ToImmutableArray();
         return needs.IsEmpty ? Judgement.Tricky : NotYet(needs);
     }
 
     /// <summary>A capital letter is a pattern of its own: a school may teach it later.</summary>
     private Judgement WithCapital(Judgement judgement, bool capital)
     {
-        var missing = capital && judgement.Status != ReadingStatus.Unknown && ((taught.Patterns | taught.Free) & Patterns.Capitals) == Patterns.None
+        var missing =
+            capital
+            && judgement.Status != ReadingStatus.Unknown
+            && ((taught.Patterns | taught.Free) & Patterns.Capitals) == Patterns.None
             && !judgement.Needs.Any(n => n.Pattern == Patterns.Capitals);
         return missing ? NotYet([.. judgement.Needs, new Obstacle(null, Patterns.Capitals)]) : judgement;
     }
 
-    private static Judgement NotYet(ImmutableArray<Obstacle> needs) => new(ReadingStatus.NotYet, needs, Obstacle.WouldLetIn(needs));
+    private static Judgement NotYet(ImmutableArray<Obstacle> needs) =>
+        new(ReadingStatus.NotYet, needs, Obstacle.WouldLetIn(needs));
 }

@@ -47,22 +47,28 @@ public sealed class TokenReader(TextReader text)
     /// <summary>Goes to the next token; false at the end of the text.</summary>
     public bool Read()
     {
-        if (Kind == TokenKind.Between) Line += Token.Count('\n');
+        if (Kind == TokenKind.Between)
+            Line += Token.Count('\n');
         start += length;
         length = 0;
-        if (!Fill(LongestToken + 2)) return false;
+        if (!Fill(LongestToken + 2))
+            return false;
         var first = buffer[start];
-        if (insideTooLong && Continues(first)) return TakeTooLong();
+        if (insideTooLong && Continues(first))
+            return TakeTooLong();
         insideTooLong = false;
-        if (IsLetter(first)) return TakeWord();
+        if (IsLetter(first))
+            return TakeWord();
         return char.IsAsciiDigit(first) ? Take(TokenKind.Number, IsInNumber) : TakeBetween();
     }
 
     private bool TakeWord()
     {
         var at = start + 1;
-        while (at < end && at - start <= LongestToken && (Continues(buffer[at]) || IsJoint(at))) at++;
-        if (at - start > LongestToken) return TakeTooLong();
+        while (at < end && at - start <= LongestToken && (Continues(buffer[at]) || IsJoint(at)))
+            at++;
+        if (at - start > LongestToken)
+            return TakeTooLong();
         length = at - start;
         Kind = TokenKind.Word;
         return true;
@@ -71,7 +77,8 @@ public sealed class TokenReader(TextReader text)
     private bool TakeTooLong()
     {
         var at = start;
-        while (at < end && (Continues(buffer[at]) || IsJoint(at))) at++;
+        while (at < end && (Continues(buffer[at]) || IsJoint(at)))
+            at++;
         length = Math.Max(1, at - start);
         insideTooLong = true;
         Kind = TokenKind.TooLong;
@@ -81,7 +88,8 @@ public sealed class TokenReader(TextReader text)
     private bool TakeBetween()
     {
         var at = start + 1;
-        while (at < end && !IsLetter(buffer[at]) && !char.IsAsciiDigit(buffer[at])) at++;
+        while (at < end && !IsLetter(buffer[at]) && !char.IsAsciiDigit(buffer[at]))
+            at++;
         length = at - start;
         Kind = TokenKind.Between;
         return true;
@@ -90,26 +98,38 @@ public sealed class TokenReader(TextReader text)
     private bool Take(TokenKind kind, Func<int, bool> goesOn)
     {
         var at = start + 1;
-        while (at < end && at - start <= LongestToken && goesOn(at)) at++;
+        while (at < end && at - start <= LongestToken && goesOn(at))
+            at++;
         length = at - start;
         Kind = kind;
         return true;
     }
 
-    private bool IsInNumber(int at) => char.IsAsciiDigit(buffer[at])
+    private bool IsInNumber(int at) =>
+        char.IsAsciiDigit(buffer[at])
         || (buffer[at] is '.' or ',' && at + 1 < end && char.IsAsciiDigit(buffer[at + 1]));
 
     /// <summary>An apostrophe or a hyphen between two letters belongs to the word.</summary>
-    private bool IsJoint(int at) => buffer[at] is '\'' or '’' or 'ʼ' or '-' or '‐' or '‑' && at > start && at + 1 < end && IsLetter(buffer[at + 1]) && Continues(buffer[at - 1]);
+    private bool IsJoint(int at) =>
+        buffer[at] is '\'' or '’' or 'ʼ' or '-' or '‐' or '‑'
+        && at > start
+        && at + 1 < end
+        && IsLetter(buffer[at + 1])
+        && Continues(buffer[at - 1]);
 
-    private static bool IsLetter(char sign) => char.IsAsciiLetter(sign) || (sign > 127 && (char.IsLetter(sign) || sign == '\uFFFD') && sign != 'ʼ');
+    private static bool IsLetter(char sign) =>
+        char.IsAsciiLetter(sign) || (sign > 127 && (char.IsLetter(sign) || sign == '\uFFFD') && sign != 'ʼ');
 
-    private static bool Continues(char sign) => IsLetter(sign) || (sign > 127 && CharUnicodeInfo.GetUnicodeCategory(sign) == UnicodeCategory.NonSpacingMark);
+    private static bool Continues(char sign) =>
+        IsLetter(sign) || (sign > 127 && CharUnicodeInfo.GetUnicodeCategory(sign) == UnicodeCategory.NonSpacingMark);
 
-    /// <summary>Sees to it that so many signs are in the buffer, if the text has them; false when nothing is left.</summary>
+    /// <summary>
+    /// Sees to it that so many signs are in the buffer, if the text has them; false when nothing is left.
+    /// </summary>
     private bool Fill(int needed)
     {
-        if (end - start >= needed || ended) return end > start;
+        if (end - start >= needed || ended)
+            return end > start;
         buffer.AsSpan(start, end - start).CopyTo(buffer);
         (start, end) = (0, end - start);
         while (end < buffer.Length && !ended)

@@ -9,8 +9,10 @@ using BoldLadder.Core.Words.Alike;
 namespace BoldLadder.Core.Words;
 
 /// <summary>
-/// All words there are, loaded once and shared; named by a hash of its content. A school's own words lie over it as a mask and a handful of words of its own:
-/// what is worked out of the shipped words (rows, what sounds alike) is worked out once for all schools. First names and places stand apart. Source: docs/data.md.
+/// All words there are, loaded once and shared; named by a hash of its content. A school's own words lie over it as a
+/// mask and a handful of words of its own:
+/// what is worked out of the shipped words (rows, what sounds alike) is worked out once for all schools. First names
+/// and places stand apart. Source: docs/data.md.
 /// </summary>
 public sealed class Lexicon
 {
@@ -44,7 +46,9 @@ public sealed class Lexicon
     /// <summary>The shipped words that a school's layer lies over; this, where there is none.</summary>
     public Lexicon Shipped { get; }
 
-    /// <summary>The shipped words, commonest first, then by ordinal; without names, and whatever a school says of them.</summary>
+    /// <summary>
+    /// The shipped words, commonest first, then by ordinal; without names, and whatever a school says of them.
+    /// </summary>
     public ImmutableArray<Word> Words { get; }
 
     /// <summary>The words that may stand in a lesson, in the same order.</summary>
@@ -54,18 +58,27 @@ public sealed class Lexicon
     public IEnumerable<Word> Known { get; }
 
     /// <summary>
-    /// The readable words for lessons, in the same order: the shipped ones as rows of numbers are looked through, and the school's own looked at one by one.
+    /// The readable words for lessons, in the same order: the shipped ones as rows of numbers are looked through, and
+    /// the school's own looked at one by one.
     /// </summary>
     /// <param name="shipped">What of the shipped rows will do.</param>
     /// <param name="own">Whether a word of the school's will do.</param>
-    public IEnumerable<Word> ForLessonsWhere(Accent accent, Func<WordRows, IEnumerable<Word>> shipped, Func<Word, bool> own) => Through(shipped(forLessonsIn(accent)), w => w.IsForLessons && own(w));
+    public IEnumerable<Word> ForLessonsWhere(
+        Accent accent,
+        Func<WordRows, IEnumerable<Word>> shipped,
+        Func<Word, bool> own
+    ) => Through(shipped(forLessonsIn(accent)), w => w.IsForLessons && own(w));
 
     /// <summary>The same of the words that children know at five.</summary>
-    public IEnumerable<Word> KnownWhere(Accent accent, Func<WordRows, IEnumerable<Word>> shipped, Func<Word, bool> own) =>
-        Through(shipped(knownIn(accent)), w => w.IsForLessons && w.IsKnown && own(w));
+    public IEnumerable<Word> KnownWhere(
+        Accent accent,
+        Func<WordRows, IEnumerable<Word>> shipped,
+        Func<Word, bool> own
+    ) => Through(shipped(knownIn(accent)), w => w.IsForLessons && w.IsKnown && own(w));
 
     /// <summary>Shipped words as the school has them: those it changed only where they still will do.</summary>
-    internal IEnumerable<Word> Through(IEnumerable<Word> shipped, Func<Word, bool> holds) => layer is null ? shipped : layer.Over(shipped, holds);
+    internal IEnumerable<Word> Through(IEnumerable<Word> shipped, Func<Word, bool> holds) =>
+        layer is null ? shipped : layer.Over(shipped, holds);
 
     /// <summary>The words that the school changed; none where there is no layer.</summary>
     internal IEnumerable<Word> Changed => layer?.Changed ?? [];
@@ -76,7 +89,10 @@ public sealed class Lexicon
     /// <summary>First names and places, commonest first.</summary>
     public ImmutableArray<Word> Names { get; }
 
-    /// <summary>Twelve hexadecimal digits of the SHA-256 of the rows it was read from; where a school's layer lies over it, "+" and thirty-two of the layer's.</summary>
+    /// <summary>
+    /// Twelve hexadecimal digits of the SHA-256 of the rows it was read from; where a school's layer lies over it, "+"
+    /// and thirty-two of the layer's.
+    /// </summary>
     public string Hash { get; }
 
     /// <summary>The word with this spelling, lower-case; days and months stand among the words.</summary>
@@ -92,9 +108,17 @@ public sealed class Lexicon
     {
         layer = new WordLayer(shipped, changed);
         (Shipped, Words, Names) = (shipped, shipped.Words, shipped.Names);
-        (ForLessons, Known) = (layer.Over(shipped.ForLessons, w => w.IsForLessons), layer.Over(shipped.Known, w => w.IsForLessons && w.IsKnown));
+        (ForLessons, Known) = (
+            layer.Over(shipped.ForLessons, w => w.IsForLessons),
+            layer.Over(shipped.Known, w => w.IsForLessons && w.IsKnown)
+        );
         (forLessonsIn, knownIn) = (shipped.forLessonsIn, shipped.knownIn);
-        var written = string.Join('\n', changed.Values.OrderBy(w => w.Spelling, StringComparer.Ordinal).Select(w => $"{w.Spelling} {w.Suitability} {w.Segmentation}"));
+        var written = string.Join(
+            '\n',
+            changed
+                .Values.OrderBy(w => w.Spelling, StringComparer.Ordinal)
+                .Select(w => $"{w.Spelling} {w.Suitability} {w.Segmentation}")
+        );
         Hash = $"{shipped.Hash}+{Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(written)))[..32]}";
         (bySpelling, names) = (shipped.bySpelling, shipped.names);
     }
@@ -117,24 +141,35 @@ public sealed class Lexicon
     {
         var texts = shards.ToList();
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        foreach (var text in texts) hash.AppendData(Encoding.UTF8.GetBytes(text));
+        foreach (var text in texts)
+            hash.AppendData(Encoding.UTF8.GetBytes(text));
         var shardsRead = texts.Select(text => Task.Run(() => ReadShard(text))).ToList();
-        return new Lexicon(shardsRead.SelectMany(s => s.GetAwaiter().GetResult()), Convert.ToHexStringLower(hash.GetHashAndReset())[..12]);
+        return new Lexicon(
+            shardsRead.SelectMany(s => s.GetAwaiter().GetResult()),
+            Convert.ToHexStringLower(hash.GetHashAndReset())[..12]
+        );
     }
 
-    /// <summary>Commonest first, then by ordinal. The shards are in ordinal order already: then numbers are all that is compared.</summary>
+    /// <summary>
+    /// Commonest first, then by ordinal. The shards are in ordinal order already: then numbers are all that is
+    /// compared.
+    /// </summary>
     private static ImmutableArray<Word> CommonestFirst(IEnumerable<Word> words)
     {
         var sorted = words.ToArray();
         for (var i = 1; i < sorted.Length; i++)
         {
-            if (string.CompareOrdinal(sorted[i - 1].Spelling, sorted[i].Spelling) <= 0) continue;
+            if (string.CompareOrdinal(sorted[i - 1].Spelling, sorted[i].Spelling) <= 0)
+                continue;
             Array.Sort(sorted, (one, other) => string.CompareOrdinal(one.Spelling, other.Spelling));
             break;
         }
         var keys = new (double Rarity, int Place)[sorted.Length];
-        for (var i = 0; i < keys.Length; i++) keys[i] = (-sorted[i].Zipf, i);
-        Array.Sort(keys, static (one, other) => one.Rarity < other.Rarity ? -1 : one.Rarity > other.Rarity ? 1 : one.Place - other.Place);
+        for (var i = 0; i < keys.Length; i++)
+            keys[i] = (-sorted[i].Zipf, i);
+        Array.Sort(keys, static (one, other) => one.Rarity < other.Rarity ? -1
+            : one.Rarity > other.Rarity ? 1
+            : one.Place - other.Place);
         return [.. keys.Select(k => sorted[k.Place])];
     }
 
@@ -146,7 +181,8 @@ public sealed class Lexicon
         var header = true;
         foreach (var line in text.AsSpan().EnumerateLines())
         {
-            if (!header && !line.IsEmpty) words.Add(LexiconRow.Read(line));
+            if (!header && !line.IsEmpty)
+                words.Add(LexiconRow.Read(line));
             header = false;
         }
         return words;

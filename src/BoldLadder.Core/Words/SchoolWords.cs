@@ -20,17 +20,25 @@ public enum SchoolVerdict
 /// <param name="Segmentation">For a correction, how the school cuts and says the word; else null.</param>
 public sealed record SchoolWord(string Spelling, SchoolVerdict Verdict, Segmentation? Segmentation, string Reason);
 
-/// <summary>Lays a school's own words over the shipped ones: a thin layer, the rest is shared. Source: docs/handbook.md, sections 9 and 10.</summary>
+/// <summary>
+/// Lays a school's own words over the shipped ones: a thin layer, the rest is shared. Source: docs/handbook.md,
+/// sections 9 and 10.
+/// </summary>
 public static class SchoolWords
 {
-    /// <summary>The lexicon with a school's bans, allowances and corrections; the same lexicon when there are none. Words that must never reach a child can't be allowed.</summary>
+    /// <summary>
+    /// The lexicon with a school's bans, allowances and corrections; the same lexicon when there are none. Words that
+    /// must never reach a child can't be allowed.
+    /// </summary>
     public static Lexicon Over(Lexicon shipped, IReadOnlyCollection<SchoolWord> layer)
     {
-        if (layer.Count == 0) return shipped;
+        if (layer.Count == 0)
+            return shipped;
         var changed = new Dictionary<string, Word>(StringComparer.Ordinal);
         foreach (var own in layer)
         {
-            if (shipped.Find(own.Spelling) is not { } word) continue;
+            if (shipped.Find(own.Spelling) is not { } word)
+                continue;
             changed[own.Spelling] = own.Verdict switch
             {
                 SchoolVerdict.Ban => word.Changed(Suitability.Never, null),
@@ -42,7 +50,9 @@ public static class SchoolWords
         return shipped.With(changed.ToImmutableDictionary(StringComparer.Ordinal));
     }
 
-    /// <summary>How a school cuts and says a word, from what was typed: graphemes and sounds parted by bars, sh|i|p and ʃ|ɪ|p.</summary>
+    /// <summary>
+    /// How a school cuts and says a word, from what was typed: graphemes and sounds parted by bars, sh|i|p and ʃ|ɪ|p.
+    /// </summary>
     /// <exception cref="RefusedException">They don't fit each other or the word.</exception>
     public static Segmentation Cut(string spelling, string graphemes, string phonemes)
     {
@@ -55,6 +65,8 @@ public static class SchoolWords
         {
             throw new RefusedException("bad-cut.sounds", ("graphemes", graphemes), ("phonemes", phonemes));
         }
-        return cut.Rejoin() == spelling ? cut : throw new RefusedException("bad-cut", ("graphemes", graphemes), ("word", spelling));
+        return cut.Rejoin() == spelling
+            ? cut
+            : throw new RefusedException("bad-cut", ("graphemes", graphemes), ("word", spelling));
     }
 }

@@ -10,13 +10,27 @@ public sealed class Word
     private Needs? reference;
     private Needs? american;
 
-    public Word(string spelling, Segmentation segmentation, double zipf, Suitability suitability, WordFlags flags, SuffixLink? suffix)
-        : this(spelling, segmentation, zipf, suitability, flags, suffix, default)
-    {
-    }
+    public Word(
+        string spelling,
+        Segmentation segmentation,
+        double zipf,
+        Suitability suitability,
+        WordFlags flags,
+        SuffixLink? suffix
+    )
+        : this(spelling, segmentation, zipf, suitability, flags, suffix, default) { }
 
-    /// <param name="american">The sounds of each grapheme in General American, where they are not the projection's; default when they are.</param>
-    public Word(string spelling, Segmentation segmentation, double zipf, Suitability suitability, WordFlags flags, SuffixLink? suffix, ImmutableArray<string> american)
+    /// <param name="american">The sounds of each grapheme in General American, where they are not the projection's;
+    /// default when they are.</param>
+    public Word(
+        string spelling,
+        Segmentation segmentation,
+        double zipf,
+        Suitability suitability,
+        WordFlags flags,
+        SuffixLink? suffix,
+        ImmutableArray<string> american
+    )
     {
         Spelling = spelling;
         Zipf = zipf;
@@ -35,7 +49,9 @@ public sealed class Word
 
     public Segmentation Segmentation { get; }
 
-    /// <summary>How common the word is in speech: log10 of its uses in a billion words; 3 is rare, 6 very common.</summary>
+    /// <summary>
+    /// How common the word is in speech: log10 of its uses in a billion words; 3 is rare, 6 very common.
+    /// </summary>
     public double Zipf { get; }
 
     public Suitability Suitability { get; }
@@ -44,7 +60,10 @@ public sealed class Word
 
     public SuffixLink? Suffix { get; }
 
-    /// <summary>The sounds of each grapheme in General American where they are not what the accent's projection gives; default when they are.</summary>
+    /// <summary>
+    /// The sounds of each grapheme in General American where they are not what the accent's projection gives; default
+    /// when they are.
+    /// </summary>
     public ImmutableArray<string> American { get; }
 
     public Band Band { get; init; }
@@ -60,7 +79,8 @@ public sealed class Word
         init
         {
             field = value;
-            if (value.IsEmpty) return;
+            if (value.IsEmpty)
+                return;
             var second = Segmentation.LetterStarts().IndexOf(value[0].Length);
             Patterns = WordPatterns.Of(Segmentation, Suffix, Math.Max(0, second)) | Marked(Flags) | Patterns.Compound;
         }
@@ -79,7 +99,8 @@ public sealed class Word
     public bool IsKnown => Band == Band.Known;
 
     /// <summary>
-    /// True for a word that may stand in a lesson: suitable, read by a person who put it in a band for children, one reading, used in Britain.
+    /// True for a word that may stand in a lesson: suitable, read by a person who put it in a band for children, one
+    /// reading, used in Britain.
     /// Source: docs/handbook.md, section 7 (Choosing words; Known to children).
     /// </summary>
     public bool IsForLessons =>
@@ -92,13 +113,17 @@ public sealed class Word
     {
         foreach (var part in Required)
         {
-            if (part == correspondence) return true;
+            if (part == correspondence)
+                return true;
         }
         return false;
     }
 
     /// <summary>What reading the word needs in an accent: in General American new has ew=uː.</summary>
-    public Needs NeedsIn(Accent accent) => accent.SoundsR && !American.IsDefault ? american ??= new Needs(Americanised(Required, American), Suffix, Patterns) : Reference;
+    public Needs NeedsIn(Accent accent) =>
+        accent.SoundsR && !American.IsDefault
+            ? american ??= new Needs(Americanised(Required, American), Suffix, Patterns)
+            : Reference;
 
     /// <summary>Made when first asked for: a loaded lexicon has many words that nobody asks about.</summary>
     private Needs Reference => reference ??= new Needs(Required, Suffix, Patterns);
@@ -108,21 +133,43 @@ public sealed class Word
     {
         foreach (var part in Required)
         {
-            if (correspondences.Contains(part)) return true;
+            if (correspondences.Contains(part))
+                return true;
         }
         return false;
     }
 
-    /// <summary>The same word with another suitability, or cut and said otherwise: then its accents follow the reference.</summary>
-    public Word Changed(Suitability suitability, Segmentation? segmentation) => Copy(
-        suitability, segmentation ?? Segmentation, segmentation is null ? Suffix : null, segmentation is null ? American : default,
-        Band == Band.NotForChildren && suitability == Suitability.Use ? Band.Teach : Band);
+    /// <summary>
+    /// The same word with another suitability, or cut and said otherwise: then its accents follow the reference.
+    /// </summary>
+    public Word Changed(Suitability suitability, Segmentation? segmentation) =>
+        Copy(
+            suitability,
+            segmentation ?? Segmentation,
+            segmentation is null ? Suffix : null,
+            segmentation is null ? American : default,
+            Band == Band.NotForChildren && suitability == Suitability.Use ? Band.Teach : Band
+        );
 
     /// <summary>The same word said otherwise in General American; default: as the accent's projection has it.</summary>
     public Word SaidInAmerica(ImmutableArray<string> sounds) => Copy(Suitability, Segmentation, Suffix, sounds, Band);
 
-    private Word Copy(Suitability suitability, Segmentation segmentation, SuffixLink? suffix, ImmutableArray<string> american, Band band) =>
-        new(Spelling, segmentation, Zipf, suitability, Flags, suffix, american)
+    private Word Copy(
+        Suitability suitability,
+        Segmentation segmentation,
+        SuffixLink? suffix,
+        ImmutableArray<string> american,
+        Band band
+    ) =>
+        new(
+            spelling: Spelling,
+            segmentation: segmentation,
+            zipf: Zipf,
+            suitability: suitability,
+            flags: Flags,
+            suffix: suffix,
+            american: american
+        )
         {
             Band = band,
             PartsOfSpeech = PartsOfSpeech,
@@ -134,16 +181,27 @@ public sealed class Word
     public override string ToString() => Spelling;
 
     private static Patterns Marked(WordFlags flags) =>
-        (flags.HasFlag(WordFlags.Contraction) ? Patterns.Contraction : Patterns.None) | (flags.HasFlag(WordFlags.Capital) ? Patterns.Capitals : Patterns.None);
+        (flags.HasFlag(WordFlags.Contraction) ? Patterns.Contraction : Patterns.None)
+        | (flags.HasFlag(WordFlags.Capital) ? Patterns.Capitals : Patterns.None);
 
-    /// <summary>The correspondences that are said: those of the inventory with the American sounds, the reference's where there is none.</summary>
-    private static ImmutableArray<Correspondence> Americanised(ImmutableArray<Correspondence> parts, ImmutableArray<string> american)
+    /// <summary>
+    /// The correspondences that are said: those of the inventory with the American sounds, the reference's where there
+    /// is none.
+    /// </summary>
+    private static ImmutableArray<Correspondence> Americanised(
+        ImmutableArray<Correspondence> parts,
+        ImmutableArray<string> american
+    )
     {
         var said = parts.ToBuilder();
         for (var i = 0; i < said.Count; i++)
         {
-            var sounds = said[i].KeepsR && american[i].EndsWith("+r", StringComparison.Ordinal) ? american[i][..^2] : american[i];
-            if (Accent.GeneralAmerican.Project(said[i]) == american[i]) continue;
+            var sounds =
+                said[i].KeepsR && american[i].EndsWith("+r", StringComparison.Ordinal)
+                    ? american[i][..^2]
+                    : american[i];
+            if (Accent.GeneralAmerican.Project(said[i]) == american[i])
+                continue;
             said[i] = Correspondence.Find(said[i].Grapheme.Text, sounds) ?? said[i];
         }
         return said.ToImmutable();
@@ -162,7 +220,8 @@ public sealed class Needs
         Parts = parts;
         ending = parts.Length - (suffix?.Parts ?? 0);
         suffixAt = suffix is null ? NeedRow.None : WordRows.BitOf(suffix.Suffix);
-        if (suffix is not null && JoinedBase.Of(parts[..ending], suffix.Base) is { } joined) (ChangedAt, OfBase) = joined;
+        if (suffix is not null && JoinedBase.Of(parts[..ending], suffix.Base) is { } joined)
+            (ChangedAt, OfBase) = joined;
         numbers = [.. parts.Select(p => p.Index), .. patterns.Each().Select(WordRows.NeedOf)];
     }
 
@@ -171,9 +230,19 @@ public sealed class Needs
     /// <summary>The place at which a join changed the base; -1 when the base stands as it is.</summary>
     public int ChangedAt { get; } = NeedRow.None;
 
-    /// <summary>What the base has at <see cref="ChangedAt"/>: o-e of hope, in hoped. Who reads hope, reads hoped.</summary>
+    /// <summary>
+    /// What the base has at <see cref="ChangedAt"/>: o-e of hope, in hoped. Who reads hope, reads hoped.
+    /// </summary>
     public Correspondence? OfBase { get; }
 
     /// <summary>The same as numbers.</summary>
-    public NeedRow Row => new(numbers.AsSpan(0, ending), numbers.AsSpan(ending, Parts.Length - ending), numbers.AsSpan(Parts.Length), ChangedAt, OfBase?.Index ?? NeedRow.None, suffixAt);
+    public NeedRow Row =>
+        new(
+            numbers.AsSpan(0, ending),
+            numbers.AsSpan(ending, Parts.Length - ending),
+            numbers.AsSpan(Parts.Length),
+            ChangedAt,
+            OfBase?.Index ?? NeedRow.None,
+            suffixAt
+        );
 }

@@ -1,6 +1,8 @@
 namespace BoldLadder.Core.Words;
 
-/// <summary>Whether a word may be shown to children: never, only when a teacher asks for it, or freely. Handbook, section 9.</summary>
+/// <summary>
+/// Whether a word may be shown to children: never, only when a teacher asks for it, or freely. Handbook, section 9.
+/// </summary>
 public enum Suitability
 {
     Use,
@@ -8,7 +10,10 @@ public enum Suitability
     Never,
 }
 
-/// <summary>Whether young children know a word: set by hand for the classroom words. Source: docs/handbook.md, section 7 (Known to children).</summary>
+/// <summary>
+/// Whether young children know a word: set by hand for the classroom words. Source: docs/handbook.md, section 7 (Known
+/// to children).
+/// </summary>
 public enum Band
 {
     /// <summary>Nobody has judged it.</summary>
@@ -42,7 +47,9 @@ public enum WordFlags
     /// <summary>A word or spelling used in America only.</summary>
     AmericanOnly = 1 << 3,
 
-    /// <summary>Short o in the reference, often long in America (dog, cross); for teaching it keeps the o of frog.</summary>
+    /// <summary>
+    /// Short o in the reference, often long in America (dog, cross); for teaching it keeps the o of frog.
+    /// </summary>
     Cloth = 1 << 4,
 
     /// <summary>poor, sure: ʊə where an accent keeps it apart from paw.</summary>
@@ -84,7 +91,9 @@ public enum PartsOfSpeech
     Number = 1 << 9,
 }
 
-/// <summary>What a word is about, where a school may want none of it. Source: docs/handbook.md, section 10 (topic switches).</summary>
+/// <summary>
+/// What a word is about, where a school may want none of it. Source: docs/handbook.md, section 10 (topic switches).
+/// </summary>
 [Flags]
 public enum Topics
 {

@@ -27,7 +27,8 @@ public enum WordSource
 public sealed record FoundWord(Word? Word, WordSource Source, ImmutableArray<Segmentation> Readings);
 
 /// <summary>
-/// Finds any word a teacher or a text may write: in the lexicon, as a name, made from known words, or guessed from its letters.
+/// Finds any word a teacher or a text may write: in the lexicon, as a name, made from known words, or guessed from its
+/// letters.
 /// Letter case and the kind of apostrophe don't matter. Source: docs/handbook.md, section 4; docs/data.md.
 /// </summary>
 public sealed class WordFinder(Lexicon lexicon)
@@ -41,24 +42,35 @@ public sealed class WordFinder(Lexicon lexicon)
 
     /// <summary>What is known for sure; null for a word that could only be guessed.</summary>
     /// <param name="plain">The word in its <see cref="Plain"/> form.</param>
-    /// <param name="capital">True when it was written with a capital letter: then a name comes before a rarer word.</param>
+    /// <param name="capital">True when it was written with a capital letter: then a name comes before a rarer
+    /// word.</param>
     public (Word Word, WordSource Source)? Known(string plain, bool capital)
     {
         var word = lexicon.Find(plain);
         var name = lexicon.FindName(plain);
-        if (name is not null && (word is null || (capital && !word.Flags.HasFlag(WordFlags.Capital) && word.Zipf < name.Zipf))) return (name, WordSource.Lexicon);
-        if (word is not null) return (word, WordSource.Lexicon);
-        return plain.Length <= Guesser.LongestWord && derivation.Of(plain) is { } made ? (made, WordSource.Derived) : null;
+        if (
+            name is not null
+            && (word is null || (capital && !word.Flags.HasFlag(WordFlags.Capital) && word.Zipf < name.Zipf))
+        )
+            return (name, WordSource.Lexicon);
+        if (word is not null)
+            return (word, WordSource.Lexicon);
+        return plain.Length <= Guesser.LongestWord && derivation.Of(plain) is { } made
+            ? (made, WordSource.Derived)
+            : null;
     }
 
     /// <summary>
-    /// The words that a written word is read as: itself, or, where only its parts are known, the parts between its hyphens; none when nothing is known for sure.
+    /// The words that a written word is read as: itself, or, where only its parts are known, the parts between its
+    /// hyphens; none when nothing is known for sure.
     /// </summary>
     /// <param name="plain">The word in its <see cref="Plain"/> form.</param>
     public ImmutableArray<Word> Parts(string plain, bool capital)
     {
-        if (Known(plain, capital) is { } known) return [known.Word];
-        if (plain.IndexOfAny(Hyphens) <= 0) return [];
+        if (Known(plain, capital) is { } known)
+            return [known.Word];
+        if (plain.IndexOfAny(Hyphens) <= 0)
+            return [];
         var parts = plain.Split(Hyphens).Select(p => Known(p, capital)?.Word).ToList();
         return parts.Contains(null) ? [] : [.. parts.OfType<Word>()];
     }
@@ -72,16 +84,29 @@ public sealed class WordFinder(Lexicon lexicon)
             return new FoundWord(known.Word, known.Source, [known.Word.Segmentation, .. known.Word.Also]);
         }
         var readings = lexicon.Guesser.Read(plain).Select(g => g.Segmentation).ToImmutableArray();
-        return readings.IsEmpty ? Nothing : new FoundWord(new Word(plain, readings[0], 0, Suitability.Ask, WordFlags.None, null), WordSource.Guessed, readings);
+        return readings.IsEmpty
+            ? Nothing
+            : new FoundWord(
+                new Word(plain, readings[0], 0, Suitability.Ask, WordFlags.None, null),
+                WordSource.Guessed,
+                readings
+            );
     }
 
-    /// <summary>Lower case, without the marks of café and naïve, with the plain apostrophe: the form words are looked up by.</summary>
+    /// <summary>
+    /// Lower case, without the marks of café and naïve, with the plain apostrophe: the form words are looked up by.
+    /// </summary>
     public static string Plain(string written)
     {
         var lower = written.ToLowerInvariant();
-        if (Ascii.IsValid(lower)) return lower;
+        if (Ascii.IsValid(lower))
+            return lower;
         // By runes first: half a surrogate pair can't be normalized.
-        var bare = string.Concat(string.Concat(lower.EnumerateRunes()).Normalize(NormalizationForm.FormD).Where(c => CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark));
+        var bare = string.Concat(
+            string.Concat(lower.EnumerateRunes())
+                .Normalize(NormalizationForm.FormD)
+                .Where(c => CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)
+        );
         return bare.Normalize().Replace('’', '\'').Replace('ʼ', '\'');
     }
 }

@@ -6,7 +6,9 @@ using BoldLadder.Core.Words.Alike;
 
 namespace BoldLadder.Core.Words;
 
-/// <summary>A school's own words over the shipped ones: which shipped words it hides, and the few that stand in their place.</summary>
+/// <summary>
+/// A school's own words over the shipped ones: which shipped words it hides, and the few that stand in their place.
+/// </summary>
 internal sealed class WordLayer
 {
     private readonly Lexicon shipped;
@@ -35,10 +37,15 @@ internal sealed class WordLayer
         var next = 0;
         foreach (var word in words)
         {
-            for (; next < own.Length && CommonestFirst(own[next], word) < 0; next++) if (holds(own[next])) yield return own[next];
-            if (!hidden.Contains(word)) yield return word;
+            for (; next < own.Length && CommonestFirst(own[next], word) < 0; next++)
+                if (holds(own[next]))
+                    yield return own[next];
+            if (!hidden.Contains(word))
+                yield return word;
         }
-        for (; next < own.Length; next++) if (holds(own[next])) yield return own[next];
+        for (; next < own.Length; next++)
+            if (holds(own[next]))
+                yield return own[next];
     }
 
     /// <summary>Words that sound the same as one, as the school has both.</summary>
@@ -46,10 +53,19 @@ internal sealed class WordLayer
     {
         var sounds = Lexicon.SoundsIn(accent, word);
         var before = shipped.Find(word.Spelling) ?? word;
-        var among = Lexicon.SoundsIn(accent, before) == sounds ? alikes.Of(before)
-            : alike.GetOrAdd((word, accent), _ => [.. shipped.Words.Where(w => w.Spelling != word.Spelling && Lexicon.SoundsIn(accent, w) == sounds)]);
-        return among.Select(w => Find(w.Spelling) ?? w).Concat(own).Where(w => w.Spelling != word.Spelling && Lexicon.SoundsIn(accent, w) == sounds).Distinct();
+        var among =
+            Lexicon.SoundsIn(accent, before) == sounds
+                ? alikes.Of(before)
+                : alike.GetOrAdd((word, accent), _ =>
+                    [.. shipped.Words.Where(w => w.Spelling != word.Spelling && Lexicon.SoundsIn(accent, w) == sounds)]
+                );
+        return among
+            .Select(w => Find(w.Spelling) ?? w)
+            .Concat(own)
+            .Where(w => w.Spelling != word.Spelling && Lexicon.SoundsIn(accent, w) == sounds)
+            .Distinct();
     }
 
-    private static int CommonestFirst(Word one, Word other) => one.Zipf != other.Zipf ? other.Zipf.CompareTo(one.Zipf) : string.CompareOrdinal(one.Spelling, other.Spelling);
+    private static int CommonestFirst(Word one, Word other) =>
+        one.Zipf != other.Zipf ? other.Zipf.CompareTo(one.Zipf) : string.CompareOrdinal(one.Spelling, other.Spelling);
 }

@@ -2,25 +2,33 @@ using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words;
 
-/// <summary>Where in a word something stands.</summary>
-public enum PlaceInWord
-{
-    Start,
-    Middle,
-    End,
-}
-
-/// <summary>What is asked of words; what is null or false does not matter. Source: docs/handbook.md, section 4.</summary>
+/// <summary>
+/// What is asked of words; what is null or false does not matter. Source: docs/handbook.md, section 4.
+/// </summary>
 /// <param name="Letters">Letters that stand in the word, in a row.</param>
 /// <param name="With">A correspondence it has, <paramref name="At"/> the place.</param>
 /// <param name="Shape">Its word pattern, CVC.</param>
 /// <param name="Patterns">Patterns it has, all of them.</param>
 /// <param name="KnownOnly">Only words that children know at five.</param>
-public sealed record WordQuery(string? Letters = null, Correspondence? With = null, PlaceInWord? At = null, string? Shape = null, Patterns Patterns = Spelling.Patterns.None, bool KnownOnly = false)
+public sealed record WordQuery(
+    string? Letters = null,
+    Correspondence? With = null,
+    Place? At = null,
+    string? Shape = null,
+    Patterns Patterns = Spelling.Patterns.None,
+    bool KnownOnly = false
+)
 {
     /// <summary>The patterns that are worth asking by.</summary>
     public static Patterns Asked { get; } =
-        Spelling.Patterns.All & ~(Spelling.Patterns.Contraction | Spelling.Patterns.Capitals | Spelling.Patterns.JoinDropE | Spelling.Patterns.JoinDouble | Spelling.Patterns.JoinYToI);
+        Spelling.Patterns.All
+        & ~(
+            Spelling.Patterns.Contraction
+            | Spelling.Patterns.Capitals
+            | Spelling.Patterns.JoinDropE
+            | Spelling.Patterns.JoinDouble
+            | Spelling.Patterns.JoinYToI
+        );
 
     public bool Fits(Word word) =>
         (Letters is null || word.Spelling.Contains(Letters, StringComparison.Ordinal))
@@ -33,8 +41,10 @@ public sealed record WordQuery(string? Letters = null, Correspondence? With = nu
     {
         for (var i = 0; i < word.Required.Length; i++)
         {
-            if (word.Required[i].ReferenceNotation != With!.ReferenceNotation) continue;
-            if (At is null || At == (i == 0 ? PlaceInWord.Start : i == word.Required.Length - 1 ? PlaceInWord.End : PlaceInWord.Middle)) return true;
+            if (word.Required[i].ReferenceNotation != With!.ReferenceNotation)
+                continue;
+            if (At is null || At == Places.Of(i, word.Required.Length))
+                return true;
         }
         return false;
     }

@@ -6,8 +6,9 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Core.Words;
 
 /// <summary>
-/// Words as rows of numbers, so that thousands of them are looked through in microseconds: what each needs in an accent, a word after another. A need is a
-/// correspondence's index, or <see cref="NeedOf"/> a pattern. Made once, safe to share.
+/// Words as rows of numbers, so that thousands of them are looked through in microseconds: what each needs in an
+/// accent, a word after another. A need is a correspondence's index, or <see cref="NeedOf"/> a pattern. Made once, safe
+/// to share.
 /// </summary>
 public sealed class WordRows
 {
@@ -21,7 +22,9 @@ public sealed class WordRows
     /// <summary>A word after another: its correspondences outside the suffix, those inside, its patterns.</summary>
     private readonly int[] needs;
 
-    /// <summary>Where among <see cref="needs"/> a join changed the base of a word, and what the base has there: either will do.</summary>
+    /// <summary>
+    /// Where among <see cref="needs"/> a join changed the base of a word, and what the base has there: either will do.
+    /// </summary>
     private readonly int[] changedAt;
     private readonly int[] ofBase;
     private readonly int[] suffixes;
@@ -37,11 +40,15 @@ public sealed class WordRows
         {
             var (word, asked) = (words[i], words[i].NeedsIn(accent));
             starts[i] = all.Count;
-            (changedAt[i], ofBase[i]) = asked.OfBase is { } stem ? (all.Count + asked.ChangedAt, stem.Index) : (NeedRow.None, NeedRow.None);
+            (changedAt[i], ofBase[i]) = asked.OfBase is { } stem
+                ? (all.Count + asked.ChangedAt, stem.Index)
+                : (NeedRow.None, NeedRow.None);
             endings[i] = all.Count + asked.Parts.Length - (word.Suffix?.Parts ?? 0);
-            foreach (var part in asked.Parts) all.Add(part.Index);
+            foreach (var part in asked.Parts)
+                all.Add(part.Index);
             ends[i] = all.Count;
-            foreach (var pattern in word.Patterns.Each()) all.Add(NeedOf(pattern));
+            foreach (var pattern in word.Patterns.Each())
+                all.Add(NeedOf(pattern));
             suffixes[i] = word.Suffix is { } suffix ? BitOf(suffix.Suffix) : NeedRow.None;
         }
         starts[^1] = all.Count;
@@ -73,19 +80,28 @@ public sealed class WordRows
         {
             var (start, ending, end) = (starts[word], endings[word], ends[word]);
             var changed = changedAt[word];
-            return new(needs.AsSpan(start, ending - start), needs.AsSpan(ending, end - ending), needs.AsSpan(end, starts[word + 1] - end),
-                changed == NeedRow.None ? NeedRow.None : changed - start, ofBase[word], suffixes[word]);
+            return new(
+                needs.AsSpan(start, ending - start),
+                needs.AsSpan(ending, end - ending),
+                needs.AsSpan(end, starts[word + 1] - end),
+                changed == NeedRow.None ? NeedRow.None : changed - start,
+                ofBase[word],
+                suffixes[word]
+            );
         }
     }
 
     private int[][] EachHaving()
     {
         var lists = new List<int>[Needs];
-        for (var need = 0; need < Needs; need++) lists[need] = [];
+        for (var need = 0; need < Needs; need++)
+            lists[need] = [];
         for (var i = 0; i < Words.Length; i++)
         {
-            foreach (var part in Words[i].Required.Distinct()) lists[part.Index].Add(i);
-            foreach (var pattern in Words[i].Patterns.Each()) lists[NeedOf(pattern)].Add(i);
+            foreach (var part in Words[i].Required.Distinct())
+                lists[part.Index].Add(i);
+            foreach (var pattern in Words[i].Patterns.Each())
+                lists[NeedOf(pattern)].Add(i);
         }
         return [.. lists.Select(l => l.ToArray())];
     }

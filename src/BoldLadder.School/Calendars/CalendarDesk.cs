@@ -24,8 +24,15 @@ public sealed record GroupPace(Guid GroupId, string Name, int LessonMinutes, IRe
 /// <summary>The school's calendar as it is set.</summary>
 /// <param name="LessonDays">Weekdays with lessons, 1 for Monday.</param>
 public sealed record CalendarSettings(
-    IReadOnlyList<TermView> Terms, IReadOnlyList<DateOnly> Closed, IReadOnlyList<int> LessonDays, int ReviewWeeks, int CheckWeeks, int RecapWeeks,
-    IReadOnlyList<CheckpointView> Checkpoints, IReadOnlyList<GroupPace> Groups);
+    IReadOnlyList<TermView> Terms,
+    IReadOnlyList<DateOnly> Closed,
+    IReadOnlyList<int> LessonDays,
+    int ReviewWeeks,
+    int CheckWeeks,
+    int RecapWeeks,
+    IReadOnlyList<CheckpointView> Checkpoints,
+    IReadOnlyList<GroupPace> Groups
+);
 
 /// <param name="Stamp">What If-Match gives back when it is saved.</param>
 public sealed record CalendarView(CalendarSettings Settings, string Stamp);
@@ -33,14 +40,25 @@ public sealed record CalendarView(CalendarSettings Settings, string Stamp);
 /// <summary>A ladder laid on the calendar, group by group.</summary>
 public sealed record LadderDatesView(DateOnly Today, IReadOnlyList<GroupDates> Groups);
 
-/// <param name="Taught">For each rung that was taught its day, by rung id; <paramref name="Planned"/> for each still to come.</param>
+/// <param name="Taught">For each rung that was taught its day, by rung id; <paramref name="Planned"/> for each still to
+/// come.</param>
 /// <param name="NextRungId">The rung the group comes to next; null when it has climbed them all.</param>
 /// <param name="Quiet">Days to come that bring nothing new.</param>
 /// <param name="Spare">Teaching days left over, or, below zero, missing.</param>
 /// <param name="Warnings">By rung id what the calendar makes wrong.</param>
 public sealed record GroupDates(
-    Guid GroupId, string Name, int LadderVersion, string? NextRungId, IReadOnlyDictionary<string, DateOnly> Taught, IReadOnlyDictionary<string, DateOnly> Planned,
-    IReadOnlyList<QuietDayView> Quiet, int Spare, bool HasEnoughSpare, DateOnly? LastDay, IReadOnlyList<RungWarning> Warnings);
+    Guid GroupId,
+    string Name,
+    int LadderVersion,
+    string? NextRungId,
+    IReadOnlyDictionary<string, DateOnly> Taught,
+    IReadOnlyDictionary<string, DateOnly> Planned,
+    IReadOnlyList<QuietDayView> Quiet,
+    int Spare,
+    bool HasEnoughSpare,
+    DateOnly? LastDay,
+    IReadOnlyList<RungWarning> Warnings
+);
 
 public sealed record QuietDayView(DateOnly Date, string Kind);
 
@@ -56,8 +74,10 @@ public sealed class CalendarDesk(SchoolScope scope, LessonMaking making)
         await scope.Ladder(ladderId, version) is { } ladder ? await Dates(ladderId, ladder) : Refused.UnknownLadder;
 
     public async Task<Answer<LadderDatesView>> DraftDates(Guid ladderId) =>
-        await scope.Store.LadderDrafts.AsNoTracking().SingleOrDefaultAsync(d => d.LadderId == ladderId, scope.Stop) is { } draft
-            ? await Dates(ladderId, draft.Document) : Refused.UnknownLadder;
+        await scope.Store.LadderDrafts.AsNoTracking().SingleOrDefaultAsync(d => d.LadderId == ladderId, scope.Stop)
+            is { } draft
+            ? await Dates(ladderId, draft.Document)
+            : Refused.UnknownLadder;
 
     public async Task<CalendarView> View()
     {
@@ -65,55 +85,141 @@ public sealed class CalendarDesk(SchoolScope scope, LessonMaking making)
         return new CalendarView(settings, Stamps.Of(settings));
     }
 
-    private async Task<CalendarSettings> Settings() => new(
-        await scope.Store.Terms.OrderBy(t => t.First).Select(t => new TermView(t.Id, t.Name, t.First, t.Last)).ToListAsync(scope.Stop),
-        await scope.Store.ClosedDays.OrderBy(d => d.Date).Select(d => d.Date).ToListAsync(scope.Stop),
-        scope.School.LessonDays, scope.School.ReviewWeeks, scope.School.CheckWeeks, scope.School.RecapWeeks,
-        await scope.Store.Checkpoints.OrderBy(c => c.Date).Select(c => new CheckpointView(c.Id, c.Name, c.Date, c.What)).ToListAsync(scope.Stop),
-        await scope.Groups.OrderBy(g => g.Name).Select(g => new GroupPace(g.Id, g.Name, g.LessonMinutes, g.LessonDays)).ToListAsync(scope.Stop));
+    private async Task<CalendarSettings> Settings() =>
+        new(
+            Terms: await scope
+                .Store.Terms.OrderBy(t => t.First)
+                .Select(t => new TermView(t.Id, t.Name, t.First, t.Last))
+                .ToListAsync(scope.Stop),
+            Closed: await scope.Store.ClosedDays.OrderBy(d => d.Date).Select(d => d.Date).ToListAsync(scope.Stop),
+            LessonDays: scope.School.LessonDays,
+            ReviewWeeks: scope.School.ReviewWeeks,
+            CheckWeeks: scope.School.CheckWeeks,
+            RecapWeeks: scope.School.RecapWeeks,
+            Checkpoints: await scope
+                .Store.Checkpoints.OrderBy(c => c.Date)
+                .Select(c => new CheckpointView(c.Id, c.Name, c.Date, c.What))
+                .ToListAsync(scope.Stop),
+            Groups: await scope
+                .Groups.OrderBy(g => g.Name)
+                .Select(g => new GroupPace(g.Id, g.Name, g.LessonMinutes, g.LessonDays))
+                .ToListAsync(scope.Stop)
+        );
 
     private async Task<LadderDatesView> Dates(Guid ladderId, Ladder ladder)
     {
-        List<Checkpoint> checkpoints = [.. (await scope.Store.Checkpoints.AsNoTracking().ToListAsync(scope.Stop)).Select(c => new Checkpoint(c.Date, c.What))];
+        List<Checkpoint> checkpoints =
+        [
+            .. (await scope.Store.Checkpoints.AsNoTracking().ToListAsync(scope.Stop)).Select(c => new Checkpoint(
+                c.Date,
+                c.What
+            )),
+        ];
         var views = new List<GroupDates>();
-        var groups = await scope.Groups.AsNoTracking().Where(g => g.LadderId == ladderId).OrderBy(g => g.Name).ToListAsync(scope.Stop);
+        var groups = await scope
+            .Groups.AsNoTracking()
+            .Where(g => g.LadderId == ladderId)
+            .OrderBy(g => g.Name)
+            .ToListAsync(scope.Stop);
         foreach (var state in await making.States(groups))
         {
             var (group, progress) = (state.Group, new Progress(ladder, state.Standing));
-            var fit = CalendarFit.Of(progress.Remaining, state.Calendar, state.Standing.FirstOpen(scope.Today), progress.HasBegun);
+            var fit = CalendarFit.Of(
+                progress.Remaining,
+                state.Calendar,
+                state.Standing.FirstOpen(scope.Today),
+                progress.HasBegun
+            );
             var remaining = progress.Remaining.Select(r => r.Id).ToHashSet();
-            views.Add(new GroupDates(group.Id, group.Name, group.LadderVersion, progress.Remaining.FirstOrDefault()?.Id,
-                ladder.Rungs.Where(r => !remaining.Contains(r.Id)).Select(r => (r.Id, Date: progress.TaughtOn(r))).Where(r => r.Date is not null).ToDictionary(r => r.Id, r => r.Date!.Value),
-                fit.Rungs.Where(r => r.Date is not null).ToDictionary(r => r.Rung.Id, r => r.Date!.Value),
-                [.. fit.Days.Where(d => d.Kind is not (DayKind.New or DayKind.Spare)).Select(d => new QuietDayView(d.Date, QuietDay.Id(d.Kind)))],
-                fit.Spare, fit.HasEnoughSpare, fit.Days.IsEmpty ? null : fit.Days[^1].Date,
-                [.. fit.Warnings(ladder, scope.Rhythm, checkpoints).Select(w => new RungWarning(ladder.Rungs[w.Rung].Id, LadderWork.ReasonOf(w)))]));
+            views.Add(
+                new GroupDates(
+                    GroupId: group.Id,
+                    Name: group.Name,
+                    LadderVersion: group.LadderVersion,
+                    NextRungId: progress.Remaining.FirstOrDefault()?.Id,
+                    Taught: ladder
+                        .Rungs.Where(r => !remaining.Contains(r.Id))
+                        .Select(r => (r.Id, Date: progress.TaughtOn(r)))
+                        .Where(r => r.Date is not null)
+                        .ToDictionary(r => r.Id, r => r.Date!.Value),
+                    Planned: fit.Rungs.Where(r => r.Date is not null).ToDictionary(r => r.Rung.Id, r => r.Date!.Value),
+                    Quiet:
+                    [
+                        .. fit
+                            .Days.Where(d => d.Kind is not (DayKind.New or DayKind.Spare))
+                            .Select(d => new QuietDayView(d.Date, QuietDay.Id(d.Kind))),
+                    ],
+                    Spare: fit.Spare,
+                    HasEnoughSpare: fit.HasEnoughSpare,
+                    LastDay: fit.Days.IsEmpty ? null : fit.Days[^1].Date,
+                    Warnings:
+                    [
+                        .. fit.Warnings(ladder, scope.Rhythm, checkpoints)
+                            .Select(w => new RungWarning(ladder.Rungs[w.Rung].Id, LadderWork.ReasonOf(w))),
+                    ]
+                )
+            );
         }
         return new LadderDatesView(scope.Today, views);
     }
 
     public async Task<Answer<CalendarView>> Save(CalendarSettings wanted, string? seen)
     {
-        if (scope.LeadOnly() is { } refused) return refused;
-        if (Wrong(wanted) is { } problem) return problem;
+        if (scope.LeadOnly() is { } refused)
+            return refused;
+        if (Wrong(wanted) is { } problem)
+            return problem;
         await scope.LockSettings();
         await scope.Refresh();
-        if (Stamps.Stale(await Settings(), seen) is { } stale) return stale;
+        if (Stamps.Stale(await Settings(), seen) is { } stale)
+            return stale;
         var store = scope.Store;
         var school = await store.Schools.SingleAsync(scope.Stop);
-        (school.LessonDays, school.ReviewWeeks, school.CheckWeeks, school.RecapWeeks) = ([.. wanted.LessonDays.Distinct().Order()], wanted.ReviewWeeks, wanted.CheckWeeks, wanted.RecapWeeks);
+        (school.LessonDays, school.ReviewWeeks, school.CheckWeeks, school.RecapWeeks) = (
+            [.. wanted.LessonDays.Distinct().Order()],
+            wanted.ReviewWeeks,
+            wanted.CheckWeeks,
+            wanted.RecapWeeks
+        );
         store.Terms.RemoveRange(await store.Terms.ToListAsync(scope.Stop));
         store.Checkpoints.RemoveRange(await store.Checkpoints.ToListAsync(scope.Stop));
         var closed = await store.ClosedDays.ToListAsync(scope.Stop);
         store.ClosedDays.RemoveRange(closed.Where(d => !wanted.Closed.Contains(d.Date)));
         await scope.Save();
-        store.Terms.AddRange(wanted.Terms.Select(t => new Term { SchoolId = school.SchoolId, Id = t.Id, Name = t.Name.Trim(), First = t.First, Last = t.Last }));
-        store.Checkpoints.AddRange(wanted.Checkpoints.Select(c => new SchoolCheckpoint { SchoolId = school.SchoolId, Id = c.Id, Name = c.Name.Trim(), Date = c.Date, What = c.What }));
-        store.ClosedDays.AddRange(wanted.Closed.Distinct().Where(d => closed.TrueForAll(c => c.Date != d)).Select(d => new ClosedDay { SchoolId = school.SchoolId, Date = d }));
+        store.Terms.AddRange(
+            wanted.Terms.Select(t => new Term
+            {
+                SchoolId = school.SchoolId,
+                Id = t.Id,
+                Name = t.Name.Trim(),
+                First = t.First,
+                Last = t.Last,
+            })
+        );
+        store.Checkpoints.AddRange(
+            wanted.Checkpoints.Select(c => new SchoolCheckpoint
+            {
+                SchoolId = school.SchoolId,
+                Id = c.Id,
+                Name = c.Name.Trim(),
+                Date = c.Date,
+                What = c.What,
+            })
+        );
+        store.ClosedDays.AddRange(
+            wanted
+                .Closed.Distinct()
+                .Where(d => closed.TrueForAll(c => c.Date != d))
+                .Select(d => new ClosedDay { SchoolId = school.SchoolId, Date = d })
+        );
         foreach (var group in await scope.Groups.ToListAsync(scope.Stop))
         {
-            if (wanted.Groups.FirstOrDefault(g => g.GroupId == group.Id) is not { } pace) continue;
-            (group.LessonMinutes, group.LessonDays) = (pace.LessonMinutes, pace.LessonDays is null ? null : [.. pace.LessonDays.Distinct().Order()]);
+            if (wanted.Groups.FirstOrDefault(g => g.GroupId == group.Id) is not { } pace)
+                continue;
+            (group.LessonMinutes, group.LessonDays) = (
+                pace.LessonMinutes,
+                pace.LessonDays is null ? null : [.. pace.LessonDays.Distinct().Order()]
+            );
         }
         scope.Audit("calendar-saved", school.SchoolId);
         await scope.Save();
@@ -127,28 +233,40 @@ public sealed class CalendarDesk(SchoolScope scope, LessonMaking making)
         {
             return Refusal.Unusable("too-much", ("terms", MostTerms), ("closed", MostClosed));
         }
-        if (!wanted.Terms.Select(t => t.Name).Concat(wanted.Checkpoints.Select(c => c.Name)).All(Refused.IsName)) return Refused.BadName;
+        if (!wanted.Terms.Select(t => t.Name).Concat(wanted.Checkpoints.Select(c => c.Name)).All(Refused.IsName))
+            return Refused.BadName;
         var ids = wanted.Terms.Select(t => t.Id).Concat(wanted.Checkpoints.Select(c => c.Id)).ToList();
-        if (ids.Contains(Guid.Empty) || ids.Distinct().Count() < ids.Count) return Refusal.Unusable("id-missing").About("calendar");
+        if (ids.Contains(Guid.Empty) || ids.Distinct().Count() < ids.Count)
+            return Refusal.Unusable("id-missing").About("calendar");
         try
         {
             CalendarCheck.Of(
-                [.. wanted.Terms.Select(t => new SchoolTerm(t.Name, t.First, t.Last))], [.. wanted.Closed], [.. wanted.LessonDays],
-                new Rhythm(wanted.ReviewWeeks, wanted.CheckWeeks, wanted.RecapWeeks), wanted.Checkpoints.Select(c => c.Date));
+                [.. wanted.Terms.Select(t => new SchoolTerm(t.Name, t.First, t.Last))],
+                [.. wanted.Closed],
+                [.. wanted.LessonDays],
+                new Rhythm(wanted.ReviewWeeks, wanted.CheckWeeks, wanted.RecapWeeks),
+                wanted.Checkpoints.Select(c => c.Date)
+            );
         }
         catch (RefusedException refusal)
         {
             return Refused.Of(refusal);
         }
-        if (wanted.Groups.FirstOrDefault(g => g.LessonDays is { } days && !CalendarCheck.AreLessonDays([.. days])) is { } idle)
+        if (
+            wanted.Groups.FirstOrDefault(g => g.LessonDays is { } days && !CalendarCheck.AreLessonDays([.. days])) is
+            { } idle
+        )
         {
             return Refusal.Unusable("no-lesson-day", ("group", idle.Name)).About("group");
         }
         if (wanted.Groups.FirstOrDefault(g => !Pace.Lengths.Contains(g.LessonMinutes)) is { } odd)
         {
-            return Refusal.Unusable("bad-length", ("group", odd.Name), ("lengths", string.Join(", ", Pace.Lengths))).About("group");
+            return Refusal
+                .Unusable("bad-length", ("group", odd.Name), ("lengths", string.Join(", ", Pace.Lengths)))
+                .About("group");
         }
         return wanted.Checkpoints.FirstOrDefault(c => !CalendarCheck.IsTeachable(c.What)) is { } unknown
-            ? Refusal.Unusable("unknown-teaching", ("checkpoint", unknown.Name)).About("checkpoint") : null;
+            ? Refusal.Unusable("unknown-teaching", ("checkpoint", unknown.Name)).About("checkpoint")
+            : null;
     }
 }

@@ -17,32 +17,49 @@ public sealed record CoverRequest(string Key);
 
 /// <summary>Today's lesson for a cover adult: nothing about any child, nothing but this lesson.</summary>
 public sealed record CoverView(
-    string SchoolName, string GroupName, DateOnly Date, string RungLabel, int LessonMinutes, int Minutes, string Language, string PaperSize, Lesson Lesson, StyleView Style, IReadOnlyList<NoteView> Notes);
+    string SchoolName,
+    string GroupName,
+    DateOnly Date,
+    string RungLabel,
+    int LessonMinutes,
+    int Minutes,
+    string Language,
+    string PaperSize,
+    Lesson Lesson,
+    StyleView Style,
+    IReadOnlyList<NoteView> Notes
+);
 
-/// <summary>Access to one lesson for one day, without an account. Source: docs/handbook.md, sections 1 and 10.</summary>
+/// <summary>
+/// Access to one lesson for one day, without an account. Source: docs/handbook.md, sections 1 and 10.
+/// </summary>
 public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
 {
     private const int CodeLetters = 20;
 
     public async Task<Answer<CoverPassView>> Give(Guid lessonId)
     {
-        if (await Find(lessonId) is not { } lesson) return Refused.UnknownLesson;
-        if (lesson.Date < scope.Today) return Refusal.Unusable("day-is-past").About("cover");
+        if (await Find(lessonId) is not { } lesson)
+            return Refused.UnknownLesson;
+        if (lesson.Date < scope.Today)
+            return Refusal.Unusable("day-is-past").About("cover");
         // One link opens a lesson: a new one ends the one before.
         await scope.Lock(lesson.GroupId);
         await EndAll(lessonId);
         var code = RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", CodeLetters);
-        scope.Store.CoverPasses.Add(new CoverPass
-        {
-            SchoolId = scope.School.SchoolId,
-            Id = Guid.CreateVersion7(),
-            GroupId = lesson.GroupId,
-            LessonId = lessonId,
-            Date = lesson.Date,
-            CodeHash = Hash(code),
-            MadeBy = scope.UserId,
-            MadeAt = scope.UtcNow,
-        });
+        scope.Store.CoverPasses.Add(
+            new CoverPass
+            {
+                SchoolId = scope.School.SchoolId,
+                Id = Guid.CreateVersion7(),
+                GroupId = lesson.GroupId,
+                LessonId = lessonId,
+                Date = lesson.Date,
+                CodeHash = Hash(code),
+                MadeBy = scope.UserId,
+                MadeAt = scope.UtcNow,
+            }
+        );
         scope.Audit("cover-given", lesson.GroupId);
         await scope.Save();
         return new CoverPassView($"{scope.School.SchoolId:N}.{code}", lesson.Date);
@@ -50,7 +67,8 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
 
     public async Task<Answer<Done>> End(Guid lessonId)
     {
-        if (await Find(lessonId) is not { } lesson) return Refused.UnknownLesson;
+        if (await Find(lessonId) is not { } lesson)
+            return Refused.UnknownLesson;
         await EndAll(lessonId);
         scope.Audit("cover-ended", lesson.GroupId);
         await scope.Save();
@@ -59,32 +77,69 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
 
     /// <summary>A lesson of one of this person's groups.</summary>
     private Task<StoredLesson?> Find(Guid lessonId) =>
-        scope.Store.Lessons.AsNoTracking().SingleOrDefaultAsync(l => l.Id == lessonId && scope.Groups.Any(g => g.Id == l.GroupId), scope.Stop);
+        scope
+            .Store.Lessons.AsNoTracking()
+            .SingleOrDefaultAsync(l => l.Id == lessonId && scope.Groups.Any(g => g.Id == l.GroupId), scope.Stop);
 
     private async Task EndAll(Guid lessonId)
     {
-        foreach (var pass in await scope.Store.CoverPasses.Where(p => p.LessonId == lessonId && !p.Ended).ToListAsync(scope.Stop)) pass.Ended = true;
+        foreach (
+            var pass in await scope
+                .Store.CoverPasses.Where(p => p.LessonId == lessonId && !p.Ended)
+                .ToListAsync(scope.Stop)
+        )
+            pass.Ended = true;
     }
 
     /// <summary>Whoever gave cover must still be able to: a pass is no wider than its giver's role.</summary>
     private async Task<bool> MayStillGive(CoverPass pass) =>
-        await scope.Store.Memberships.AsNoTracking().SingleOrDefaultAsync(m => m.UserId == pass.MadeBy, scope.Stop) is { } giver
-        && (giver.Role == Role.Lead || await scope.Store.GroupTeachers.AnyAsync(t => t.GroupId == pass.GroupId && t.UserId == pass.MadeBy, scope.Stop));
+        await scope.Store.Memberships.AsNoTracking().SingleOrDefaultAsync(m => m.UserId == pass.MadeBy, scope.Stop)
+            is { } giver
+        && (
+            giver.Role == Role.Lead
+            || await scope.Store.GroupTeachers.AnyAsync(
+                t => t.GroupId == pass.GroupId && t.UserId == pass.MadeBy,
+                scope.Stop
+            )
+        );
 
     /// <summary>The lesson, on its day only; every wrong key gets the same answer.</summary>
     public async Task<Answer<CoverView>> Open(CoverRequest request, CancellationToken stop)
     {
         var cut = request.Key.Split('.');
-        if (cut.Length != 2 || cut[1].Length != CodeLetters || !Guid.TryParseExact(cut[0], "N", out var schoolId)) return Over;
-        if (!await scope.OpenForCover(schoolId, stop)) return Over;
+        if (cut.Length != 2 || cut[1].Length != CodeLetters || !Guid.TryParseExact(cut[0], "N", out var schoolId))
+            return Over;
+        if (!await scope.OpenForCover(schoolId, stop))
+            return Over;
         var hash = Hash(cut[1]);
-        var pass = await scope.Store.CoverPasses.AsNoTracking().SingleOrDefaultAsync(p => p.CodeHash == hash, scope.Stop);
-        if (pass is null || pass.Ended || pass.Date != scope.Today || !await MayStillGive(pass)) return Over;
+        var pass = await scope
+            .Store.CoverPasses.AsNoTracking()
+            .SingleOrDefaultAsync(p => p.CodeHash == hash, scope.Stop);
+        if (pass is null || pass.Ended || pass.Date != scope.Today || !await MayStillGive(pass))
+            return Over;
         var group = await scope.Store.Groups.AsNoTracking().SingleAsync(g => g.Id == pass.GroupId, scope.Stop);
-        if (await scope.Store.Lessons.AsNoTracking().SingleOrDefaultAsync(l => l.Id == pass.LessonId, scope.Stop) is not { } lesson) return Over;
+        if (
+            await scope.Store.Lessons.AsNoTracking().SingleOrDefaultAsync(l => l.Id == pass.LessonId, scope.Stop)
+            is not { } lesson
+        )
+            return Over;
         // A teacher's own note is for the teacher.
-        var view = new CoverView(scope.School.Name, group.Name, pass.Date, lesson.Document.Title.Label, group.LessonMinutes, lesson.Minutes, scope.School.Language, scope.School.PaperSize,
-            lesson.Document with { Remark = null }, style.View(), await style.Notes());
+        var view = new CoverView(
+            SchoolName: scope.School.Name,
+            GroupName: group.Name,
+            Date: pass.Date,
+            RungLabel: lesson.Document.Title.Label,
+            LessonMinutes: group.LessonMinutes,
+            Minutes: lesson.Minutes,
+            Language: scope.School.Language,
+            PaperSize: scope.School.PaperSize,
+            Lesson: lesson.Document with
+            {
+                Remark = null,
+            },
+            Style: style.View(),
+            Notes: await style.Notes()
+        );
         scope.Audit("cover-opened", pass.GroupId);
         await scope.Save();
         await scope.Release();

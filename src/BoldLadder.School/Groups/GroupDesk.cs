@@ -6,10 +6,21 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.School.Groups;
 
-/// <param name="LessonDate">Today when it is a teaching day, else the next one; null past the end of the calendar.</param>
+/// <param name="LessonDate">Today when it is a teaching day, else the next one; null past the end of the
+/// calendar.</param>
 public sealed record GroupView(
-    Guid Id, string Name, Guid LadderId, int LadderVersion, int LessonMinutes, int RungsTaught, int Rungs, string? NextRung,
-    DateOnly? LessonDate, bool IsToday, LessonStatus? Status);
+    Guid Id,
+    string Name,
+    Guid LadderId,
+    int LadderVersion,
+    int LessonMinutes,
+    int RungsTaught,
+    int Rungs,
+    string? NextRung,
+    DateOnly? LessonDate,
+    bool IsToday,
+    LessonStatus? Status
+);
 
 /// <summary>The groups this person may see.</summary>
 public sealed class GroupDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
@@ -20,16 +31,43 @@ public sealed class GroupDesk(SchoolScope scope, LessonMaking making, LessonShel
         var states = await making.States(groups);
         var next = states.ToDictionary(s => s.Group.Id, s => s.Calendar.OnOrAfter(scope.Today));
         var (ids, days) = (groups.ConvertAll(g => g.Id), next.Values.OfType<DateOnly>().Distinct().ToList());
-        var lessons = (await shelf.Of(scope.DailyLessons.Where(l => ids.Contains(l.GroupId) && days.Contains(l.Date)))).ToDictionary(l => (l.GroupId, l.Date));
-        return [.. states.Select(s => View(s, next[s.Group.Id], next[s.Group.Id] is { } day ? lessons.GetValueOrDefault((s.Group.Id, day)) : null))];
+        var lessons = (
+            await shelf.Of(scope.DailyLessons.Where(l => ids.Contains(l.GroupId) && days.Contains(l.Date)))
+        ).ToDictionary(l => (l.GroupId, l.Date));
+        return
+        [
+            .. states.Select(s =>
+                View(
+                    s,
+                    next[s.Group.Id],
+                    next[s.Group.Id] is { } day ? lessons.GetValueOrDefault((s.Group.Id, day)) : null
+                )
+            ),
+        ];
     }
 
     private GroupView View(GroupState state, DateOnly? date, StoredLesson? lesson)
     {
         var (group, ladder) = (state.Group, state.Ladder);
         var left = state.Days.Progress.Remaining.Length;
-        var title = lesson?.Document.Title ?? (date is { } open && state.IsAhead(open) && LessonMaking.Day(state, open).Rung is { } next ? TeachingDay.TitleOf(next) : null);
-        return new GroupView(group.Id, group.Name, group.LadderId, group.LadderVersion, group.LessonMinutes,
-            ladder.Rungs.Length - left, ladder.Rungs.Length, title?.Label, date, date == scope.Today, lesson?.Status);
+        var title = lesson?.Document.Title
+            ?? (
+                date is { } open && state.IsAhead(open) && LessonMaking.Day(state, open).Rung is { } next
+                    ? TeachingDay.TitleOf(next)
+                    : null
+            );
+        return new GroupView(
+            Id: group.Id,
+            Name: group.Name,
+            LadderId: group.LadderId,
+            LadderVersion: group.LadderVersion,
+            LessonMinutes: group.LessonMinutes,
+            RungsTaught: ladder.Rungs.Length - left,
+            Rungs: ladder.Rungs.Length,
+            NextRung: title?.Label,
+            LessonDate: date,
+            IsToday: date == scope.Today,
+            Status: lesson?.Status
+        );
     }
 }

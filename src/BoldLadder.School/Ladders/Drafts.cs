@@ -10,7 +10,8 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Ladders;
 
 /// <summary>
-/// The one mechanism by which a draft changes: steps are laid over what others did meanwhile where nothing collides, else both are shown;
+/// The one mechanism by which a draft changes: steps are laid over what others did meanwhile where nothing collides,
+/// else both are shown;
 /// each change is kept with its inverse; a person undoes what is theirs.
 /// </summary>
 public sealed class Drafts(SchoolScope scope)
@@ -20,7 +21,8 @@ public sealed class Drafts(SchoolScope scope)
     /// <summary>The draft with its ladder locked until the request ends, or why it can't be changed.</summary>
     public async Task<Answer<LadderDraft>> Open(Guid ladderId)
     {
-        if (scope.LeadOnly() is { } refused) return refused;
+        if (scope.LeadOnly() is { } refused)
+            return refused;
         await scope.Lock(ladderId);
         var draft = await scope.Store.LadderDrafts.SingleOrDefaultAsync(d => d.LadderId == ladderId, scope.Stop);
         return draft is null ? NoDraft : draft;
@@ -28,27 +30,40 @@ public sealed class Drafts(SchoolScope scope)
 
     /// <summary>Carries a change out; null when it was, else why not. Nothing is saved yet.</summary>
     /// <param name="seen">The draft's version that the person saw.</param>
-    public async Task<Refusal?> Change(LadderDraft draft, string name, IReadOnlyList<LadderStep> steps, int seen, int? undoes = null)
+    public async Task<Refusal?> Change(
+        LadderDraft draft,
+        string name,
+        IReadOnlyList<LadderStep> steps,
+        int seen,
+        int? undoes = null
+    )
     {
-        if (steps.Count == 0) return Refusal.Unusable("nothing-to-do");
-        if (Standing(await Since(draft.LadderId, seen)) is { Count: > 0 } others && LadderEditing.Collide(steps, others.SelectMany(c => c.Steps.Steps))) return await ChangedMeanwhile(draft, others);
+        if (steps.Count == 0)
+            return Refusal.Unusable("nothing-to-do");
+        if (
+            Standing(await Since(draft.LadderId, seen)) is { Count: > 0 } others
+            && LadderEditing.Collide(steps, others.SelectMany(c => c.Steps.Steps))
+        )
+            return await ChangedMeanwhile(draft, others);
         try
         {
             var (after, inverse) = LadderEditing.Apply(draft.Document, steps);
             draft.Document = after;
             draft.Version++;
-            scope.Store.LadderChanges.Add(new LadderChange
-            {
-                SchoolId = draft.SchoolId,
-                LadderId = draft.LadderId,
-                Version = draft.Version,
-                Name = name,
-                Steps = new LadderSteps([.. steps]),
-                Inverse = new LadderSteps(inverse),
-                Undoes = undoes,
-                At = scope.UtcNow,
-                UserId = scope.UserId,
-            });
+            scope.Store.LadderChanges.Add(
+                new LadderChange
+                {
+                    SchoolId = draft.SchoolId,
+                    LadderId = draft.LadderId,
+                    Version = draft.Version,
+                    Name = name,
+                    Steps = new LadderSteps([.. steps]),
+                    Inverse = new LadderSteps(inverse),
+                    Undoes = undoes,
+                    At = scope.UtcNow,
+                    UserId = scope.UserId,
+                }
+            );
             return null;
         }
         catch (RefusedException refusal)
@@ -61,7 +76,9 @@ public sealed class Drafts(SchoolScope scope)
     public async Task<(LadderChange? Undo, LadderChange? Redo)> Stacks(LadderDraft draft)
     {
         var changes = await Since(draft.LadderId, draft.Since);
-        var (undo, redo) = UndoStacks.Of(changes.Where(c => c.UserId == scope.UserId).Select(c => new Undoable(c.Version, c.Undoes)));
+        var (undo, redo) = UndoStacks.Of(
+            changes.Where(c => c.UserId == scope.UserId).Select(c => new Undoable(c.Version, c.Undoes))
+        );
         return (changes.Find(c => c.Version == undo), changes.Find(c => c.Version == redo));
     }
 
@@ -73,16 +90,31 @@ public sealed class Drafts(SchoolScope scope)
     }
 
     public Task<List<LadderChange>> Since(Guid ladderId, int version) =>
-        scope.Store.LadderChanges.AsNoTracking().Where(c => c.LadderId == ladderId && c.Version > version).OrderBy(c => c.Version).ToListAsync(scope.Stop);
+        scope
+            .Store.LadderChanges.AsNoTracking()
+            .Where(c => c.LadderId == ladderId && c.Version > version)
+            .OrderBy(c => c.Version)
+            .ToListAsync(scope.Stop);
 
     /// <summary>Changes with who made them and what they did, the ladder before the first of them given.</summary>
     public async Task<List<ChangeView>> Views(Ladder before, IEnumerable<LadderChange> changes)
     {
-        var names = await scope.Store.Users.Where(u => scope.Store.Memberships.Any(m => m.UserId == u.Id)).ToDictionaryAsync(u => u.Id, u => u.DisplayName, scope.Stop);
+        var names = await scope
+            .Store.Users.Where(u => scope.Store.Memberships.Any(m => m.UserId == u.Id))
+            .ToDictionaryAsync(u => u.Id, u => u.DisplayName, scope.Stop);
         var views = new List<ChangeView>();
         foreach (var change in changes)
         {
-            views.Add(new ChangeView(change.Version, change.Name, change.At, names.GetValueOrDefault(change.UserId, ""), change.UserId == scope.UserId, [.. LadderWork.Lines(before, change.Steps.Steps)]));
+            views.Add(
+                new ChangeView(
+                    change.Version,
+                    change.Name,
+                    change.At,
+                    names.GetValueOrDefault(change.UserId, ""),
+                    change.UserId == scope.UserId,
+                    [.. LadderWork.Lines(before, change.Steps.Steps)]
+                )
+            );
             before = LadderEditing.Apply(before, change.Steps.Steps).After;
         }
         return views;
@@ -92,7 +124,12 @@ public sealed class Drafts(SchoolScope scope)
     private async Task<Refusal> ChangedMeanwhile(LadderDraft draft, List<LadderChange> since)
     {
         var before = draft.Document;
-        foreach (var change in (await Since(draft.LadderId, since[0].Version - 1)).AsEnumerable().Reverse()) before = LadderEditing.Apply(before, change.Inverse.Steps).After;
-        return Refusal.Conflict("changed-meanwhile").About("ladder").With("version", draft.Version).With("since", await Views(before, since));
+        foreach (var change in (await Since(draft.LadderId, since[0].Version - 1)).AsEnumerable().Reverse())
+            before = LadderEditing.Apply(before, change.Inverse.Steps).After;
+        return Refusal
+            .Conflict("changed-meanwhile")
+            .About("ladder")
+            .With("version", draft.Version)
+            .With("since", await Views(before, since));
     }
 }

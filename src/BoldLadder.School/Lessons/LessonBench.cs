@@ -34,16 +34,21 @@ public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay
 
     /// <summary>The activity that holds an item, changed.</summary>
     public Answer<Lesson> WithHolder(string itemId, Func<Activity, Answer<Lesson>> change) =>
-        Document.Activities.FirstOrDefault(a => a.Items.Any(i => i.Id == itemId)) is { } holder ? change(holder) : Refusal.Unusable("unknown-item");
+        Document.Activities.FirstOrDefault(a => a.Items.Any(i => i.Id == itemId)) is { } holder
+            ? change(holder)
+            : Refusal.Unusable("unknown-item");
 
     /// <summary>The document with the activity's other items, or the refusal that there are none.</summary>
     public Answer<Lesson> Changed(Activity before, Activity after) =>
-        before.Items.Select(i => i.Id).SequenceEqual(after.Items.Select(i => i.Id)) ? Refusal.Unusable("no-others") : Document.With(after);
+        before.Items.Select(i => i.Id).SequenceEqual(after.Items.Select(i => i.Id))
+            ? Refusal.Unusable("no-others")
+            : Document.With(after);
 
     /// <summary>What the day brings, made anew.</summary>
     public async Task<Answer<Lesson>> Anew()
     {
-        if (day.Rung is null) return Refused.LadderClimbed;
+        if (day.Rung is null)
+            return Refused.LadderClimbed;
         var made = LessonPlanner.Plan(await making.PlanningRequest(day, day.Rung, Seed));
         lesson.Stamp = making.Stamp(day, lesson.Stamp.Seed);
         return made;
@@ -52,34 +57,46 @@ public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay
     /// <summary>Typed words in an activity, once they are found readable.</summary>
     public Answer<Lesson> Typed(LessonRequest request, Activity activity, string text)
     {
-        if (text.Trim() is not { Length: > 0 and <= OwnItems.LongestText } typed) return Refusal.Unusable("text-missing", ("most", OwnItems.LongestText));
-        if (ActivityFacts.Of(activity.Kind).Takes == TypedText.None) return Refusal.Unusable("takes-no-text");
+        if (text.Trim() is not { Length: > 0 and <= OwnItems.LongestText } typed)
+            return Refusal.Unusable("text-missing", ("most", OwnItems.LongestText));
+        if (ActivityFacts.Of(activity.Kind).Takes == TypedText.None)
+            return Refusal.Unusable("takes-no-text");
         var inRevisit = Document.Parts.Single(p => p.Activities.Contains(activity)).Kind == PartKind.Revisit;
         var (changed, verdicts) = OwnItems.Add(request, activity, inRevisit, typed, making.Places(day));
-        if (changed is not null) return Document.With(changed);
-        return verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky) ? Refusal.Unusable("takes-single-words")
+        if (changed is not null)
+            return Document.With(changed);
+        return verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky)
+            ? Refusal.Unusable("takes-single-words")
             : Refusal.Unusable("not-readable").With("verdicts", LessonMaking.Verdicts(day, verdicts));
     }
 
     /// <summary>Another group's lesson, as it is; what this group can't read is marked when it is shown.</summary>
     public async Task<Answer<Lesson>> Copied(Guid fromGroup, DateOnly fromDate)
     {
-        if (!await scope.Groups.AnyAsync(g => g.Id == fromGroup, scope.Stop)) return Refused.UnknownGroup;
-        var from = await scope.DailyLessons.AsNoTracking().SingleOrDefaultAsync(l => l.GroupId == fromGroup && l.Date == fromDate, scope.Stop);
+        if (!await scope.Groups.AnyAsync(g => g.Id == fromGroup, scope.Stop))
+            return Refused.UnknownGroup;
+        var from = await scope
+            .DailyLessons.AsNoTracking()
+            .SingleOrDefaultAsync(l => l.GroupId == fromGroup && l.Date == fromDate, scope.Stop);
         return from is null ? Refused.NoLesson : from.Document with { Remark = Document.Remark };
     }
 
     /// <summary>The word is kept from the group, or from the school by a lead, and another takes its place.</summary>
     public async Task<Answer<Lesson>> Ban(string itemId, string reason, bool forSchool)
     {
-        if (Document.Activities.SelectMany(a => a.Items).FirstOrDefault(i => i.Id == itemId) is not { } item) return Refusal.Unusable("unknown-item");
-        if (item is not IOfWord { Word: var word }) return Refusal.Unusable("not-a-word");
-        if (reason.Length > LongestReason) return Refusal.Unusable("reason-too-long", ("most", LongestReason));
+        if (Document.Activities.SelectMany(a => a.Items).FirstOrDefault(i => i.Id == itemId) is not { } item)
+            return Refusal.Unusable("unknown-item");
+        if (item is not IOfWord { Word: var word })
+            return Refusal.Unusable("not-a-word");
+        if (reason.Length > LongestReason)
+            return Refusal.Unusable("reason-too-long", ("most", LongestReason));
         var request = await Request();
         if (forSchool)
         {
-            if (scope.LeadOnly() is { } refused) return refused;
-            if (reason.Length == 0) return Refusal.Unusable("reason-missing");
+            if (scope.LeadOnly() is { } refused)
+                return refused;
+            if (reason.Length == 0)
+                return Refusal.Unusable("reason-missing");
             await SchoolVerdicts.Say(scope, word, SchoolVerdict.Ban, null, reason);
         }
         else
@@ -90,22 +107,50 @@ public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay
         }
         var without = request with { Avoid = request.Avoid.Append(word).ToHashSet() };
         bool Has(Item one) => one is IOfWord own && own.Word == word || ReadByChildren.Words(one).Contains(word);
-        return Document.Activities.Where(a => a.Items.Any(Has)).ToList().Aggregate(Document, (now, activity) =>
-            LessonRepair.Of(without, now, [.. activity.Items.Where(Has).Select(i => new ItemProblem(i.Id, [Reason.Of("left-out", word)]))]));
+        return Document
+            .Activities.Where(a => a.Items.Any(Has))
+            .ToList()
+            .Aggregate(Document, (now, activity) =>
+                LessonRepair.Of(
+                    without,
+                    now,
+                    [.. activity.Items.Where(Has).Select(i => new ItemProblem(i.Id, [Reason.Of("left-out", word)]))]
+                )
+            );
     }
 
-    /// <summary>This person's last change taken back, or done again; refused where someone else has changed the same since.</summary>
+    /// <summary>
+    /// This person's last change taken back, or done again; refused where someone else has changed the same since.
+    /// </summary>
     public async Task<Answer<Lesson>> TakeBack(bool undo)
     {
         var changes = await making.Changes(lesson.Id);
-        var (last, next) = UndoStacks.Of(changes.Where(c => c.UserId == scope.UserId).Select(c => new Undoable(c.Version, c.Undoes)));
-        if ((undo ? last : next) is not { } version) return undo ? Refusal.Conflict("nothing-to-undo").About("lesson") : Refusal.Conflict("nothing-to-redo");
-        var standing = UndoStacks.Standing(changes.Where(c => c.Version > version).Select(c => new Undoable(c.Version, c.Undoes)));
-        var kept = await scope.Store.LessonUndos.AsNoTracking().Where(u => u.LessonId == lesson.Id && (u.Version == version || standing.Contains(u.Version))).ToListAsync(scope.Stop);
-        if (kept.Find(u => u.Version == version) is not { } mine) return Refusal.Conflict("nothing-to-undo").About("lesson");
-        if (LessonEditing.Collide(mine.Inverse.Edits, kept.Where(u => u.Version != version).SelectMany(u => u.Inverse.Edits)))
+        var (last, next) = UndoStacks.Of(
+            changes.Where(c => c.UserId == scope.UserId).Select(c => new Undoable(c.Version, c.Undoes))
+        );
+        if ((undo ? last : next) is not { } version)
+            return undo ? Refusal.Conflict("nothing-to-undo").About("lesson") : Refusal.Conflict("nothing-to-redo");
+        var standing = UndoStacks.Standing(
+            changes.Where(c => c.Version > version).Select(c => new Undoable(c.Version, c.Undoes))
+        );
+        var kept = await scope
+            .Store.LessonUndos.AsNoTracking()
+            .Where(u => u.LessonId == lesson.Id && (u.Version == version || standing.Contains(u.Version)))
+            .ToListAsync(scope.Stop);
+        if (kept.Find(u => u.Version == version) is not { } mine)
+            return Refusal.Conflict("nothing-to-undo").About("lesson");
+        if (
+            LessonEditing.Collide(
+                mine.Inverse.Edits,
+                kept.Where(u => u.Version != version).SelectMany(u => u.Inverse.Edits)
+            )
+        )
         {
-            return Refusal.Conflict("changed-meanwhile").About("undo").With("version", lesson.Version).With("since", await making.Since(lesson.Id, version));
+            return Refusal
+                .Conflict("changed-meanwhile")
+                .About("undo")
+                .With("version", lesson.Version)
+                .With("since", await making.Since(lesson.Id, version));
         }
         Undoes = version;
         lesson.Stamp = mine.StampBefore ?? lesson.Stamp;

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Reflection;
-using System.Text.Json;
 using System.Text.Json.Serialization;
+using BoldLadder.Core;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
@@ -9,7 +9,10 @@ using BoldLadder.School.Refusals;
 
 namespace BoldLadder.School.Lessons;
 
-/// <summary>A change to a planned lesson that someone asks for. Each kind says itself what becomes of the document, so that none can be forgotten.</summary>
+/// <summary>
+/// A change to a planned lesson that someone asks for. Each kind says itself what becomes of the document, so that none
+/// can be forgotten.
+/// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "type")]
 [JsonDerivedType(typeof(KeepItem), "keep")]
 [JsonDerivedType(typeof(ChooseOthers), "choose-others")]
@@ -29,12 +32,11 @@ namespace BoldLadder.School.Lessons;
 [JsonDerivedType(typeof(RedoChange), "redo")]
 public abstract record LessonCommand
 {
-    private static readonly Dictionary<Type, string> Codes =
-        typeof(LessonCommand).GetCustomAttributes<JsonDerivedTypeAttribute>().ToDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
+    private static readonly Dictionary<Type, string> Codes = typeof(LessonCommand)
+        .GetCustomAttributes<JsonDerivedTypeAttribute>()
+        .ToDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
 
-    private protected LessonCommand()
-    {
-    }
+    private protected LessonCommand() { }
 
     /// <summary>How the command is kept in the lesson's history: keep, plan-again.</summary>
     internal string Code => CodeOf(GetType());
@@ -54,8 +56,17 @@ public sealed record KeepItem(string ItemId, bool Kept = true) : LessonCommand
 {
     internal override string Subject => ItemId;
 
-    internal override Task<Answer<Lesson>> On(LessonBench bench) => At(bench.WithHolder(ItemId, holder =>
-        bench.Document.With(holder with { Items = [.. holder.Items.Select(i => i.Id == ItemId ? i with { Kept = Kept } : i)] })));
+    internal override Task<Answer<Lesson>> On(LessonBench bench) =>
+        At(
+            bench.WithHolder(ItemId, holder =>
+                bench.Document.With(
+                    holder with
+                    {
+                        Items = [.. holder.Items.Select(i => i.Id == ItemId ? i with { Kept = Kept } : i)],
+                    }
+                )
+            )
+        );
 }
 
 /// <summary>Other items for all of the activity that are not kept.</summary>
@@ -66,7 +77,9 @@ public sealed record ChooseOthers(string ActivityId) : LessonCommand
     internal override async Task<Answer<Lesson>> On(LessonBench bench)
     {
         var request = await bench.Request();
-        return bench.WithActivity(ActivityId, activity => bench.Changed(activity, LessonPlanner.Refill(request, bench.Document, activity, bench.Seed)));
+        return bench.WithActivity(ActivityId, activity =>
+            bench.Changed(activity, LessonPlanner.Refill(request, bench.Document, activity, bench.Seed))
+        );
     }
 }
 
@@ -78,7 +91,9 @@ public sealed record ReplaceItem(string ItemId) : LessonCommand
     internal override async Task<Answer<Lesson>> On(LessonBench bench)
     {
         var request = await bench.Request();
-        return bench.WithHolder(ItemId, holder => bench.Changed(holder, LessonPlanner.ReplaceOne(request, bench.Document, holder, ItemId, bench.Seed)));
+        return bench.WithHolder(ItemId, holder =>
+            bench.Changed(holder, LessonPlanner.ReplaceOne(request, bench.Document, holder, ItemId, bench.Seed))
+        );
     }
 }
 
@@ -93,7 +108,9 @@ public sealed record DropItem(string ItemId) : LessonCommand
         return bench.WithHolder(ItemId, holder =>
         {
             var left = holder.Items.RemoveAll(i => i.Id == ItemId);
-            return left.IsEmpty ? Refusal.Unusable("last-item") : bench.Document.With(Pace.Holding(holder, left, request.Pace));
+            return left.IsEmpty
+                ? Refusal.Unusable("last-item")
+                : bench.Document.With(Pace.Holding(holder, left, request.Pace));
         });
     }
 }
@@ -119,7 +136,9 @@ public sealed record AddText(string ActivityId, string Text) : LessonCommand
     }
 }
 
-/// <summary>One more activity; where there are too few words for it, the refusal says what could be done instead.</summary>
+/// <summary>
+/// One more activity; where there are too few words for it, the refusal says what could be done instead.
+/// </summary>
 /// <param name="Place">Where in the part, from 0; null for last.</param>
 public sealed record AddActivity(PartKind Part, ActivityKind Kind, int? Place = null) : LessonCommand
 {
@@ -127,13 +146,17 @@ public sealed record AddActivity(PartKind Part, ActivityKind Kind, int? Place = 
 
     internal override async Task<Answer<Lesson>> On(LessonBench bench)
     {
-        if (!ActivityFacts.Of(Kind).MayStandIn(Part)) return Refusal.Unusable("wrong-part");
-        if (bench.Document.Activities.Count() >= MostActivities) return Refusal.Unusable("too-many-activities", ("most", MostActivities));
+        if (!ActivityFacts.Of(Kind).MayStandIn(Part))
+            return Refusal.Unusable("wrong-part");
+        if (bench.Document.Activities.Count() >= MostActivities)
+            return Refusal.Unusable("too-many-activities", ("most", MostActivities));
         var request = await bench.Request();
-        if (LessonPlanner.Another(request, bench.Document, Part, Kind, bench.Seed) is { } made) return bench.Document.WithNew(Part, Place ?? int.MaxValue, made);
+        if (LessonPlanner.Another(request, bench.Document, Part, Kind, bench.Seed) is { } made)
+            return bench.Document.WithNew(Part, Place ?? int.MaxValue, made);
         var instead = LessonPlanner.InsteadOf(request, bench.Document, Part, Kind);
-        return Refusal.Unusable("too-few-words")
-            .With("kinds", instead.Kinds.Select(k => JsonNamingPolicy.KebabCaseLower.ConvertName(k.ToString())).ToList())
+        return Refusal
+            .Unusable("too-few-words")
+            .With("kinds", instead.Kinds.Select(k => k.Code()).ToList())
             .With("earlier", instead.Earlier?.ReferenceNotation);
     }
 }
@@ -143,8 +166,14 @@ public sealed record DropActivity(string ActivityId) : LessonCommand
 {
     internal override string Subject => ActivityId;
 
-    internal override Task<Answer<Lesson>> On(LessonBench bench) => At(bench.WithActivity(ActivityId, activity =>
-        bench.Document.Activities.Count() < 2 ? Refusal.Unusable("last-activity") : bench.Document.Without(activity.Id)));
+    internal override Task<Answer<Lesson>> On(LessonBench bench) =>
+        At(
+            bench.WithActivity(ActivityId, activity =>
+                bench.Document.Activities.Count() < 2
+                    ? Refusal.Unusable("last-activity")
+                    : bench.Document.Without(activity.Id)
+            )
+        );
 }
 
 /// <summary>Puts an activity to another place in its part, from 0.</summary>
@@ -152,10 +181,20 @@ public sealed record MoveActivity(string ActivityId, int Place) : LessonCommand
 {
     internal override string Subject => ActivityId;
 
-    internal override Task<Answer<Lesson>> On(LessonBench bench) => At(bench.WithActivity(ActivityId, activity => bench.Document with
-    {
-        Parts = [.. bench.Document.Parts.Select(p => p.Activities.Contains(activity) ? p with { Activities = Moved(p.Activities, activity) } : p)],
-    }));
+    internal override Task<Answer<Lesson>> On(LessonBench bench) =>
+        At(
+            bench.WithActivity(ActivityId, activity =>
+                bench.Document with
+                {
+                    Parts =
+                    [
+                        .. bench.Document.Parts.Select(p =>
+                            p.Activities.Contains(activity) ? p with { Activities = Moved(p.Activities, activity) } : p
+                        ),
+                    ],
+                }
+            )
+        );
 
     private ImmutableArray<Activity> Moved(ImmutableArray<Activity> all, Activity activity) =>
         all.Remove(activity).Insert(Math.Clamp(Place, 0, all.Length - 1), activity);
@@ -169,9 +208,14 @@ public sealed record SetLength(string ActivityId, int Seconds) : LessonCommand
 
     internal override string Subject => ActivityId;
 
-    internal override Task<Answer<Lesson>> On(LessonBench bench) => At(bench.WithActivity(ActivityId, activity => Seconds is >= Shortest and <= Longest
-        ? bench.Document.With(activity with { Seconds = Seconds, SetByHand = true })
-        : Refusal.Unusable("bad-length", ("least", Shortest / 60.0), ("most", Longest / 60))));
+    internal override Task<Answer<Lesson>> On(LessonBench bench) =>
+        At(
+            bench.WithActivity(ActivityId, activity =>
+                Seconds is >= Shortest and <= Longest
+                    ? bench.Document.With(activity with { Seconds = Seconds, SetByHand = true })
+                    : Refusal.Unusable("bad-length", ("least", Shortest / 60.0), ("most", Longest / 60))
+            )
+        );
 }
 
 /// <summary>The teacher's note.</summary>
@@ -182,7 +226,14 @@ public sealed record SetRemark(string? Text) : LessonCommand
     internal override Task<Answer<Lesson>> On(LessonBench bench)
     {
         var remark = (Text ?? "").Trim();
-        return At(remark.Length > Longest ? Refusal.Unusable("remark-too-long", ("most", Longest)) : bench.Document with { Remark = remark.Length == 0 ? null : remark });
+        return At(
+            remark.Length > Longest
+                ? Refusal.Unusable("remark-too-long", ("most", Longest))
+                : bench.Document with
+                {
+                    Remark = remark.Length == 0 ? null : remark,
+                }
+        );
     }
 }
 

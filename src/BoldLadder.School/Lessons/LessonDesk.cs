@@ -9,7 +9,8 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Lessons;
 
 /// <summary>
-/// Opening, changing and closing a lesson. A lesson is known by its id; group and date are only how the lesson of a day is found.
+/// Opening, changing and closing a lesson. A lesson is known by its id; group and date are only how the lesson of a day
+/// is found.
 /// </summary>
 public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
 {
@@ -17,15 +18,21 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
     public async Task<Answer<LessonView>> Open(Guid groupId, DateOnly date)
     {
         var found = await scope.Group(groupId);
-        if (found.Refusal is { } unknown) return unknown;
+        if (found.Refusal is { } unknown)
+            return unknown;
         var day = await making.Day(found.Value, date);
-        if (!day.Calendar.IsTeachingDay(date)) return Refusal.Unusable("outside-calendar");
+        if (!day.Calendar.IsTeachingDay(date))
+            return Refusal.Unusable("outside-calendar");
         // Most often it is there already, and nobody has to wait for anyone.
-        if (await Shown(groupId, date) is { } there) return await making.View(there, day);
+        if (await Shown(groupId, date) is { } there)
+            return await making.View(there, day);
         await scope.Lock(groupId);
-        if (await OfDay(groupId, date) is { } stored) return await making.View(stored, day);
-        if (date < scope.Today) return Refusal.Unusable("day-is-past").About("lesson");
-        if (day.Rung is null) return Refused.LadderClimbed;
+        if (await OfDay(groupId, date) is { } stored)
+            return await making.View(stored, day);
+        if (date < scope.Today)
+            return Refusal.Unusable("day-is-past").About("lesson");
+        if (day.Rung is null)
+            return Refused.LadderClimbed;
         var lesson = await making.Plan(day, day.Rung);
         scope.Store.Lessons.Add(lesson);
         scope.Audit("lesson-planned", lesson.Id);
@@ -37,14 +44,18 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
     public async Task<Answer<LessonView>> Show(Guid groupId, DateOnly date)
     {
         var found = await scope.Group(groupId);
-        if (found.Refusal is { } unknown) return unknown;
-        return await Shown(groupId, date) is { } stored ? await making.View(stored, await making.Day(found.Value, date)) : Refused.NoLesson;
+        if (found.Refusal is { } unknown)
+            return unknown;
+        return await Shown(groupId, date) is { } stored
+            ? await making.View(stored, await making.Day(found.Value, date))
+            : Refused.NoLesson;
     }
 
     public async Task<Answer<LessonView>> Show(Guid lessonId)
     {
         var found = await Find(lessonId);
-        if (found.Refusal is { } unknown) return unknown;
+        if (found.Refusal is { } unknown)
+            return unknown;
         var (group, lesson) = found.Value;
         return await making.View(lesson, await making.Day(group, lesson.Date));
     }
@@ -53,43 +64,69 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
     public async Task<Answer<LessonView>> Change(Guid lessonId, LessonCommand command, string? seen)
     {
         var found = await Locked(lessonId);
-        if (found.Refusal is { } unknown) return unknown;
+        if (found.Refusal is { } unknown)
+            return unknown;
         var (group, lesson) = found.Value;
-        if (await Stale(lesson, seen) is { } stale) return stale;
-        if (lesson.Status != LessonStatus.Planned) return Refusal.Conflict("lesson-closed");
+        if (await Stale(lesson, seen) is { } stale)
+            return stale;
+        if (lesson.Status != LessonStatus.Planned)
+            return Refusal.Conflict("lesson-closed");
         var day = await making.Day(group, lesson.Date);
         var (bench, stamp) = (new LessonBench(scope, making, day, lesson), lesson.Stamp);
         var changed = await command.On(bench);
-        if (changed.Refusal is { } refusal) return refusal;
+        if (changed.Refusal is { } refusal)
+            return refusal;
         making.Keep(lesson, changed.Value, stamp, command.Code, command.Subject, bench.Undoes);
         await scope.Save();
         return await making.View(lesson, day);
     }
 
-    /// <summary>What the group can do in the lesson with a word or sentence that is being typed; of Revisit, before what is new.</summary>
+    /// <summary>
+    /// What the group can do in the lesson with a word or sentence that is being typed; of Revisit, before what is new.
+    /// </summary>
     public async Task<Answer<List<VerdictView>>> Judge(Guid lessonId, string text, PartKind? part)
     {
         var found = await Find(lessonId);
-        if (found.Refusal is { } unknown) return unknown;
-        if (text.Length > OwnItems.LongestText) return Refusal.Unusable("text-missing", ("most", OwnItems.LongestText));
+        if (found.Refusal is { } unknown)
+            return unknown;
+        if (text.Length > OwnItems.LongestText)
+            return Refusal.Unusable("text-missing", ("most", OwnItems.LongestText));
         var (group, lesson) = found.Value;
         var day = await making.Day(group, lesson.Date);
         var request = making.Request(day, day.RungOf(lesson.Document), lesson.Stamp.Seed);
-        var (taught, tricky) = part == PartKind.Revisit ? (request.Before, request.TrickyBefore) : (request.After, request.TrickyToday);
-        return LessonMaking.Verdicts(day, OwnItems.Judge(text, taught, tricky.ToHashSet(), scope.Words.Lexicon, making.Places(day)));
+        var (taught, tricky) =
+            part == PartKind.Revisit ? (request.Before, request.TrickyBefore) : (request.After, request.TrickyToday);
+        return LessonMaking.Verdicts(
+            day,
+            OwnItems.Judge(text, taught, tricky.ToHashSet(), scope.Words.Lexicon, making.Places(day))
+        );
     }
 
     public async Task<Answer<LessonView>> Close(Guid lessonId, CloseRequest request, string? seen)
     {
         var found = await Locked(lessonId);
-        if (found.Refusal is { } unknown) return unknown;
+        if (found.Refusal is { } unknown)
+            return unknown;
         var (group, lesson) = found.Value;
-        var entries = await scope.Store.TeachingLog.AsNoTracking().Where(e => e.LessonId == lesson.Id).ToListAsync(scope.Stop);
-        if (entries.Exists(e => e.Id == request.EntryId)) return await making.View(lesson, await making.Day(group, lesson.Date));
-        if (await scope.Store.TeachingLog.AnyAsync(e => e.Id == request.EntryId, scope.Stop)) return Refusal.Unusable("id-taken").About("closing");
-        if (await Stale(lesson, seen) is { } stale) return stale;
-        if (lesson.Date > scope.Today) return Refusal.Unusable("day-to-come");
-        if (request.EntryId == Guid.Empty || (request.Outcome == LessonOutcome.Stopped && (request.StoppedAt is null || lesson.Document.Find(request.StoppedAt) is null)))
+        var entries = await scope
+            .Store.TeachingLog.AsNoTracking()
+            .Where(e => e.LessonId == lesson.Id)
+            .ToListAsync(scope.Stop);
+        if (entries.Exists(e => e.Id == request.EntryId))
+            return await making.View(lesson, await making.Day(group, lesson.Date));
+        if (await scope.Store.TeachingLog.AnyAsync(e => e.Id == request.EntryId, scope.Stop))
+            return Refusal.Unusable("id-taken").About("closing");
+        if (await Stale(lesson, seen) is { } stale)
+            return stale;
+        if (lesson.Date > scope.Today)
+            return Refusal.Unusable("day-to-come");
+        if (
+            request.EntryId == Guid.Empty
+            || (
+                request.Outcome == LessonOutcome.Stopped
+                && (request.StoppedAt is null || lesson.Document.Find(request.StoppedAt) is null)
+            )
+        )
         {
             return Refusal.Unusable("closing-incomplete");
         }
@@ -99,31 +136,51 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         return await making.View(lesson, await making.Day(group, lesson.Date));
     }
 
-    private Task<StoredLesson?> OfDay(Guid groupId, DateOnly date) => scope.DailyLessons.SingleOrDefaultAsync(l => l.GroupId == groupId && l.Date == date, scope.Stop);
+    private Task<StoredLesson?> OfDay(Guid groupId, DateOnly date) =>
+        scope.DailyLessons.SingleOrDefaultAsync(l => l.GroupId == groupId && l.Date == date, scope.Stop);
 
     /// <summary>The same to look at.</summary>
-    private async Task<StoredLesson?> Shown(Guid groupId, DateOnly date) => (await shelf.Of(scope.DailyLessons.Where(l => l.GroupId == groupId && l.Date == date))).SingleOrDefault();
+    private async Task<StoredLesson?> Shown(Guid groupId, DateOnly date) =>
+        (await shelf.Of(scope.DailyLessons.Where(l => l.GroupId == groupId && l.Date == date))).SingleOrDefault();
 
     /// <summary>A lesson of one of this person's groups, with the group.</summary>
     private async Task<Answer<(Group Group, StoredLesson Lesson)>> Find(Guid lessonId)
     {
-        var found = await scope.Store.Lessons.Where(l => l.Id == lessonId).Join(scope.Groups, l => l.GroupId, g => g.Id, (l, g) => new { Group = g, Lesson = l }).SingleOrDefaultAsync(scope.Stop);
+        var found = await scope
+            .Store.Lessons.Where(l => l.Id == lessonId)
+            .Join(scope.Groups, l => l.GroupId, g => g.Id, (l, g) => new { Group = g, Lesson = l })
+            .SingleOrDefaultAsync(scope.Stop);
         return found is null ? Refused.UnknownLesson : (found.Group, found.Lesson);
     }
 
     /// <summary>The same, one at a time for the lesson's group, as the last one left it.</summary>
     private async Task<Answer<(Group Group, StoredLesson Lesson)>> Locked(Guid lessonId)
     {
-        if (await scope.Store.Lessons.Where(l => l.Id == lessonId).Select(l => (Guid?)l.GroupId).SingleOrDefaultAsync(scope.Stop) is not { } groupId) return Refused.UnknownLesson;
+        if (
+            await scope
+                .Store.Lessons.Where(l => l.Id == lessonId)
+                .Select(l => (Guid?)l.GroupId)
+                .SingleOrDefaultAsync(scope.Stop)
+            is not { } groupId
+        )
+            return Refused.UnknownLesson;
         await scope.Lock(groupId);
         return await Find(lessonId);
     }
 
-    /// <summary>The refusal of a change that was made on another version: with what has happened since, so that nothing is lost.</summary>
+    /// <summary>
+    /// The refusal of a change that was made on another version: with what has happened since, so that nothing is lost.
+    /// </summary>
     private async Task<Refusal?> Stale(StoredLesson lesson, string? seen)
     {
-        if (Stamps.Number(seen) is not { } version) return Refused.VersionMissing;
-        if (version == lesson.Version) return null;
-        return Refusal.Conflict("changed-meanwhile").About("lesson").With("version", lesson.Version).With("since", await making.Since(lesson.Id, version));
+        if (Stamps.Number(seen) is not { } version)
+            return Refused.VersionMissing;
+        if (version == lesson.Version)
+            return null;
+        return Refusal
+            .Conflict("changed-meanwhile")
+            .About("lesson")
+            .With("version", lesson.Version)
+            .With("since", await making.Since(lesson.Id, version));
     }
 }

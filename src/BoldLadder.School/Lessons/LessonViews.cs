@@ -8,16 +8,40 @@ namespace BoldLadder.School.Lessons;
 /// <summary>A lesson as screens, board and print show it: one payload.</summary>
 /// <param name="Previous">The teaching day before, and <paramref name="Next"/> the one after.</param>
 /// <param name="Problems">What of a planned lesson the group can't read on its day any more.</param>
-/// <param name="ExpectedRung">The rung the group would come to on this day, when it is another than the planned one.</param>
+/// <param name="ExpectedRung">The rung the group would come to on this day, when it is another than the planned
+/// one.</param>
 public sealed record LessonView(
-    Guid Id, Guid GroupId, string GroupName, DateOnly Date, bool IsToday, DateOnly? Previous, DateOnly? Next,
-    string RungId, string RungLabel, string Stage, int LessonMinutes, int Minutes, int Version, LessonStatus Status, string? StoppedAt,
-    Lesson Lesson, IReadOnlyList<ItemProblem> Problems, string? ExpectedRung, bool CanUndo, bool CanRedo);
+    Guid Id,
+    Guid GroupId,
+    string GroupName,
+    DateOnly Date,
+    bool IsToday,
+    DateOnly? Previous,
+    DateOnly? Next,
+    string RungId,
+    string RungLabel,
+    string Stage,
+    int LessonMinutes,
+    int Minutes,
+    int Version,
+    LessonStatus Status,
+    string? StoppedAt,
+    Lesson Lesson,
+    IReadOnlyList<ItemProblem> Problems,
+    string? ExpectedRung,
+    bool CanUndo,
+    bool CanRedo
+);
 
 /// <param name="EntryId">Made by the client, so that sending it twice records it once.</param>
 /// <param name="StoppedAt">The activity reached, for stopped.</param>
 /// <param name="Wobbled">Reference notations that wobbled in the group: they come first in the next Revisit.</param>
-public sealed record CloseRequest(Guid EntryId, LessonOutcome Outcome, string? StoppedAt = null, IReadOnlyList<string>? Wobbled = null);
+public sealed record CloseRequest(
+    Guid EntryId,
+    LessonOutcome Outcome,
+    string? StoppedAt = null,
+    IReadOnlyList<string>? Wobbled = null
+);
 
 /// <summary>A change someone else made, in the answer to a stale version.</summary>
 public sealed record ChangeSince(int Version, string Command, string? Subject, DateTime At);
@@ -26,7 +50,15 @@ public sealed record ChangeSince(int Version, string Command, string? Subject, D
 /// <param name="Status">decodable, tricky, not-yet, unknown or left-out.</param>
 /// <param name="Needs">What is not taught, each with when it is.</param>
 /// <param name="Readable">When the word can be read; null when it can be today, or never on this ladder.</param>
-public sealed record VerdictView(string Written, OwnStatus Status, string? Graphemes, string? Phonemes, IReadOnlyList<NeedView> Needs, WhenView? Readable, string? Twin);
+public sealed record VerdictView(
+    string Written,
+    OwnStatus Status,
+    string? Graphemes,
+    string? Phonemes,
+    IReadOnlyList<NeedView> Needs,
+    WhenView? Readable,
+    string? Twin
+);
 
 /// <param name="What">Reference notation or pattern id.</param>
 public sealed record NeedView(string What, WhenView? When);

@@ -1,5 +1,3 @@
-
-
 namespace BoldLadder.School.Refusals;
 
 /// <summary>What a use case gives back: what was asked for, or why not.</summary>

@@ -21,7 +21,10 @@ public enum RefusalKind
     Unversioned,
 }
 
-/// <summary>Why something was not done: a code, what its sentence needs, and what a screen can show beside it. The catalogue has the sentence.</summary>
+/// <summary>
+/// Why something was not done: a code, what its sentence needs, and what a screen can show beside it. The catalogue has
+/// the sentence.
+/// </summary>
 /// <param name="Code">What screens know it by: unknown-rung.</param>
 /// <param name="Arguments">By the names that the sentence calls them.</param>
 public sealed record Refusal(RefusalKind Kind, string Code, ImmutableDictionary<string, object> Arguments)
@@ -34,9 +37,11 @@ public sealed record Refusal(RefusalKind Kind, string Code, ImmutableDictionary<
 
     public static Refusal NotFound(string code) => Of(RefusalKind.NotFound, code);
 
-    public static Refusal Unusable(string code, params ReadOnlySpan<(string Name, object Value)> arguments) => Of(RefusalKind.Unusable, code, arguments);
+    public static Refusal Unusable(string code, params ReadOnlySpan<(string Name, object Value)> arguments) =>
+        Of(RefusalKind.Unusable, code, arguments);
 
-    public static Refusal Conflict(string code, params ReadOnlySpan<(string Name, object Value)> arguments) => Of(RefusalKind.Conflict, code, arguments);
+    public static Refusal Conflict(string code, params ReadOnlySpan<(string Name, object Value)> arguments) =>
+        Of(RefusalKind.Conflict, code, arguments);
 
     public static Refusal NotAllowed(string code) => Of(RefusalKind.NotAllowed, code);
 
@@ -49,7 +54,8 @@ public sealed record Refusal(RefusalKind Kind, string Code, ImmutableDictionary<
     private static Refusal Of(RefusalKind kind, string code, params ReadOnlySpan<(string Name, object Value)> arguments)
     {
         var named = ImmutableDictionary.CreateBuilder<string, object>(StringComparer.Ordinal);
-        foreach (var (name, value) in arguments) named.Add(name, value);
+        foreach (var (name, value) in arguments)
+            named.Add(name, value);
         return new Refusal(kind, code, named.ToImmutable());
     }
 }

@@ -21,7 +21,10 @@ public static class Refused
 
     /// <summary>What the core refused, as a refusal.</summary>
     public static Refusal Of(RefusedException refusal) =>
-        Refusal.Unusable(refusal.Code.Split('.')[0], [.. refusal.Arguments]) with { Sentence = refusal.Code };
+        Refusal.Unusable(refusal.Code.Split('.')[0], [.. refusal.Arguments]) with
+        {
+            Sentence = refusal.Code,
+        };
 
     public static bool IsName(string? name) => PlainName.Is(name?.Trim(), LongestName);
 }

@@ -13,8 +13,10 @@ using Microsoft.EntityFrameworkCore.Storage;
 namespace BoldLadder.School.Schools;
 
 /// <summary>
-/// A unit of work in one school: who asks, in which role, and the school's settings, in one transaction that names the school to the database.
-/// A request, a job or a test opens it, does what it has to do, and releases it; disposing of one that was not released takes everything back.
+/// A unit of work in one school: who asks, in which role, and the school's settings, in one transaction that names the
+/// school to the database.
+/// A request, a job or a test opens it, does what it has to do, and releases it; disposing of one that was not released
+/// takes everything back.
 /// </summary>
 public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCache cache, Clock clock) : IAsyncDisposable
 {
@@ -62,23 +64,35 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
         return await Enter(userId, schoolId);
     }
 
-    /// <summary>Opens the school for who has no account: a cover adult, whose pass is looked at next. False when there is no such school.</summary>
+    /// <summary>
+    /// Opens the school for who has no account: a cover adult, whose pass is looked at next. False when there is no
+    /// such school.
+    /// </summary>
     public async Task<bool> OpenForCover(Guid schoolId, CancellationToken stop)
     {
         await Begin(stop);
         store.EnterSchool(Guid.Empty, schoolId);
-        if (await store.Schools.AsNoTracking().SingleOrDefaultAsync(stop) is not { } found) return false;
+        if (await store.Schools.AsNoTracking().SingleOrDefaultAsync(stop) is not { } found)
+            return false;
         (UserId, Role) = (Guid.Empty, Role.Teacher);
         await Fill(found);
         return true;
     }
 
-    /// <summary>Fills the scope inside a transaction that someone else opened; false when the person does not belong to the school.</summary>
+    /// <summary>
+    /// Fills the scope inside a transaction that someone else opened; false when the person does not belong to the
+    /// school.
+    /// </summary>
     public async Task<bool> Enter(Guid userId, Guid schoolId)
     {
         store.EnterSchool(userId, schoolId);
-        var found = await store.Memberships.Where(m => m.UserId == userId).Select(m => new { m.Role, School = store.Schools.AsNoTracking().Single() }).AsNoTracking().SingleOrDefaultAsync(Stop);
-        if (found is null) return false;
+        var found = await store
+            .Memberships.Where(m => m.UserId == userId)
+            .Join(store.Schools, m => m.SchoolId, s => s.SchoolId, (m, s) => new { m.Role, School = s })
+            .AsNoTracking()
+            .SingleOrDefaultAsync(Stop);
+        if (found is null)
+            return false;
         (UserId, Role) = (userId, found.Role);
         await Fill(found.School);
         return true;
@@ -91,12 +105,14 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     }
 
     /// <summary>
-    /// Commits what was done and gives the connection back: at the end, or before computing for long. Nothing of the school can be read or changed afterwards.
+    /// Commits what was done and gives the connection back: at the end, or before computing for long. Nothing of the
+    /// school can be read or changed afterwards.
     /// What is done is not stopped half-way.
     /// </summary>
     public async Task Release()
     {
-        if (transaction is not { } open) return;
+        if (transaction is not { } open)
+            return;
         transaction = null;
         await open.CommitAsync(CancellationToken.None);
         await open.DisposeAsync();
@@ -104,7 +120,8 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
 
     public async ValueTask DisposeAsync()
     {
-        if (transaction is { } open) await open.DisposeAsync();
+        if (transaction is { } open)
+            await open.DisposeAsync();
         transaction = null;
     }
 
@@ -119,55 +136,95 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     public async Task Refresh() => await Fill(await store.Schools.AsNoTracking().SingleAsync(Stop));
 
     /// <summary>The groups this person may see: all for a lead, their own for a teacher.</summary>
-    public IQueryable<Group> Groups => Role == Role.Lead
-        ? store.Groups
-        : store.Groups.Where(g => store.GroupTeachers.Any(t => t.GroupId == g.Id && t.UserId == UserId));
+    public IQueryable<Group> Groups =>
+        Role == Role.Lead
+            ? store.Groups
+            : store.Groups.Where(g => store.GroupTeachers.Any(t => t.GroupId == g.Id && t.UserId == UserId));
 
     /// <summary>The lessons of days: what a group does beside them is not among them.</summary>
     public IQueryable<StoredLesson> DailyLessons => store.Lessons.Where(l => l.Kind == SessionKind.Lesson);
 
     /// <summary>A group this person may see.</summary>
     public async Task<Answer<Group>> Group(Guid groupId) =>
-        await Groups.AsNoTracking().SingleOrDefaultAsync(g => g.Id == groupId, Stop) is { } group ? group : Refused.UnknownGroup;
+        await Groups.AsNoTracking().SingleOrDefaultAsync(g => g.Id == groupId, Stop) is { } group
+            ? group
+            : Refused.UnknownGroup;
 
-    /// <summary>The school's calendar, or that of a group with lesson days of its own. Terms and closed days are read once.</summary>
+    /// <summary>
+    /// The school's calendar, or that of a group with lesson days of its own. Terms and closed days are read once.
+    /// </summary>
     public async Task<SchoolCalendar> Calendar(Group? group = null)
     {
         days ??= await ReadDays();
         var lessonDays = group?.LessonDays ?? School.LessonDays;
         var key = string.Join(',', lessonDays);
-        if (!calendars.TryGetValue(key, out var known)) calendars[key] = known = new SchoolCalendar(days.Value.Terms, days.Value.Closed, lessonDays.Select(SchoolWeekday.DayOfWeek), Rhythm);
+        if (!calendars.TryGetValue(key, out var known))
+            calendars[key] = known = new SchoolCalendar(
+                days.Value.Terms,
+                days.Value.Closed,
+                lessonDays.Select(SchoolWeekday.DayOfWeek),
+                Rhythm
+            );
         return known;
     }
 
     /// <summary>Terms and closed days in one query.</summary>
     private async Task<(List<(DateOnly First, DateOnly Last)> Terms, List<DateOnly> Closed)> ReadDays()
     {
-        var rows = await store.Terms.Select(t => new { IsTerm = true, t.First, t.Last })
-            .Concat(store.ClosedDays.Select(d => new { IsTerm = false, First = d.Date, Last = d.Date })).ToListAsync(Stop);
-        return ([.. rows.Where(r => r.IsTerm).Select(r => (r.First, r.Last))], [.. rows.Where(r => !r.IsTerm).Select(r => r.First)]);
+        var rows = await store
+            .Terms.Select(t => new
+            {
+                IsTerm = true,
+                t.First,
+                t.Last,
+            })
+            .Concat(
+                store.ClosedDays.Select(d => new
+                {
+                    IsTerm = false,
+                    First = d.Date,
+                    Last = d.Date,
+                })
+            )
+            .ToListAsync(Stop);
+        return (
+            [.. rows.Where(r => r.IsTerm).Select(r => (r.First, r.Last))],
+            [.. rows.Where(r => !r.IsTerm).Select(r => r.First)]
+        );
     }
 
     /// <summary>A published version of a ladder. It never changes, so it is kept.</summary>
-    public async Task<Ladder?> Ladder(Guid ladderId, int version) => (await Ladders([(ladderId, version)])).GetValueOrDefault((ladderId, version));
+    public async Task<Ladder?> Ladder(Guid ladderId, int version) =>
+        (await Ladders([(ladderId, version)])).GetValueOrDefault((ladderId, version));
 
     /// <summary>Published versions, in one query for those that are not known.</summary>
-    public async Task<IReadOnlyDictionary<(Guid Id, int Version), Ladder>> Ladders(IEnumerable<(Guid Id, int Version)> wanted)
+    public async Task<IReadOnlyDictionary<(Guid Id, int Version), Ladder>> Ladders(
+        IEnumerable<(Guid Id, int Version)> wanted
+    )
     {
         object Key((Guid, int) one) => (nameof(Ladder), School.SchoolId, one);
         var found = new Dictionary<(Guid, int), Ladder>();
         var missing = new HashSet<(Guid Id, int Version)>();
         foreach (var one in wanted)
         {
-            if (Known<Ladder>(Key(one), "") is { } known) found[one] = known;
-            else missing.Add(one);
+            if (Known<Ladder>(Key(one), "") is { } known)
+                found[one] = known;
+            else
+                missing.Add(one);
         }
-        if (missing.Count == 0) return found;
+        if (missing.Count == 0)
+            return found;
         var (ids, versions) = (missing.Select(m => m.Id).ToList(), missing.Select(m => m.Version).ToList());
-        foreach (var read in await store.LadderVersions.AsNoTracking().Where(v => ids.Contains(v.LadderId) && versions.Contains(v.Version)).ToListAsync(Stop))
+        foreach (
+            var read in await store
+                .LadderVersions.AsNoTracking()
+                .Where(v => ids.Contains(v.LadderId) && versions.Contains(v.Version))
+                .ToListAsync(Stop)
+        )
         {
             var one = (read.LadderId, read.Version);
-            if (missing.Contains(one)) found[one] = Kept(Key(one), "", LadderKilobytes, read.Document);
+            if (missing.Contains(one))
+                found[one] = Kept(Key(one), "", LadderKilobytes, read.Document);
         }
         return found;
     }
@@ -176,7 +233,10 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     public T? Known<T>(object key, string version)
         where T : class => cache.Find<T>(key, version);
 
-    /// <summary>Keeps a document that was read, so that nobody reads it again while it is not changed; but not once this scope has saved something, which may still be taken back.</summary>
+    /// <summary>
+    /// Keeps a document that was read, so that nobody reads it again while it is not changed; but not once this scope
+    /// has saved something, which may still be taken back.
+    /// </summary>
     public T Kept<T>(object key, string version, int kilobytes, T document)
         where T : class => HasSaved ? document : cache.Newest(key, version, kilobytes, () => document);
 
@@ -186,11 +246,18 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     /// <summary>Why this is not for who asks; null for a lead.</summary>
     public Refusal? LeadOnly() => Role == Role.Lead ? null : Refusal.NotAllowed("lead-only");
 
-    /// <summary>One at a time for the school's settings, until the scope ends; what is read afterwards is as the last one left it.</summary>
+    /// <summary>
+    /// One at a time for the school's settings, until the scope ends; what is read afterwards is as the last one left
+    /// it.
+    /// </summary>
     public Task LockSettings() => Lock(School.SchoolId);
 
     /// <summary>One at a time for a subject, until the scope ends.</summary>
-    public Task Lock(Guid subject) => store.Database.ExecuteSqlAsync($"select pg_advisory_xact_lock(hashtextextended({subject.ToString()}, 0))", Stop);
+    public Task Lock(Guid subject) =>
+        store.Database.ExecuteSqlAsync(
+            $"select pg_advisory_xact_lock(hashtextextended({subject.ToString()}, 0))",
+            Stop
+        );
 
     public Task Save()
     {
@@ -198,13 +265,16 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
         return store.SaveChangesAsync(Stop);
     }
 
-    public void Audit(string action, Guid subject) => store.Audit.Add(new AuditEntry
-    {
-        SchoolId = School.SchoolId,
-        Id = Guid.CreateVersion7(),
-        UserId = UserId,
-        At = UtcNow,
-        Action = action,
-        Subject = subject,
-    });
+    public void Audit(string action, Guid subject) =>
+        store.Audit.Add(
+            new AuditEntry
+            {
+                SchoolId = School.SchoolId,
+                Id = Guid.CreateVersion7(),
+                UserId = UserId,
+                At = UtcNow,
+                Action = action,
+                Subject = subject,
+            }
+        );
 }

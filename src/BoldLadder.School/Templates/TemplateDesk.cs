@@ -14,7 +14,8 @@ namespace BoldLadder.School.Templates;
 /// <param name="Stamp">What If-Match gives back when it is saved or taken away.</param>
 public sealed record TemplateView(LessonTemplate Template, int? Weekday, bool Own, string Stamp);
 
-/// <param name="Templates">One for each kind of day and length: the school's, or else the shipped one; and the school's for single weekdays.</param>
+/// <param name="Templates">One for each kind of day and length: the school's, or else the shipped one; and the school's
+/// for single weekdays.</param>
 /// <param name="NoStamp">The stamp of a weekday that has no template of its own yet, for its first one.</param>
 public sealed record TemplatesView(IReadOnlyList<TemplateView> Templates, string NoStamp);
 
@@ -26,16 +27,31 @@ public sealed class TemplateDesk(SchoolScope scope)
     public async Task<TemplatesView> View()
     {
         var own = await scope.Store.LessonTemplates.AsNoTracking().ToListAsync(scope.Stop);
-        var views = Enum.GetValues<LessonDay>().SelectMany(d => Pace.Lengths.Select(m => own.Find(t => t.Weekday is null && t.Document.Day == d && t.Document.Minutes == m) is { } mine
-            ? new TemplateView(mine.Document, null, true, Stamps.Of(mine.Document)) : new TemplateView(LessonTemplate.Shipped(d, m), null, false, Stamps.Of<LessonTemplate?>(null))));
-        return new TemplatesView([.. views, .. own.Where(t => t.Weekday is not null).OrderBy(t => t.Weekday).Select(t => new TemplateView(t.Document, t.Weekday, true, Stamps.Of(t.Document)))],
-            Stamps.Of<LessonTemplate?>(null));
+        var views = Enum.GetValues<LessonDay>()
+            .SelectMany(d =>
+                Pace.Lengths.Select(m =>
+                    own.Find(t => t.Weekday is null && t.Document.Day == d && t.Document.Minutes == m) is { } mine
+                        ? new TemplateView(mine.Document, null, true, Stamps.Of(mine.Document))
+                        : new TemplateView(LessonTemplate.Shipped(d, m), null, false, Stamps.Of<LessonTemplate?>(null))
+                )
+            );
+        return new TemplatesView(
+            [
+                .. views,
+                .. own.Where(t => t.Weekday is not null)
+                    .OrderBy(t => t.Weekday)
+                    .Select(t => new TemplateView(t.Document, t.Weekday, true, Stamps.Of(t.Document))),
+            ],
+            Stamps.Of<LessonTemplate?>(null)
+        );
     }
 
     public async Task<Answer<TemplatesView>> Save(TemplateRequest request, string? seen)
     {
-        if (scope.LeadOnly() is { } refused) return refused;
-        if (request.Weekday is { } named && !SchoolWeekday.Is(named)) return Refusal.Unusable("bad-weekday");
+        if (scope.LeadOnly() is { } refused)
+            return refused;
+        if (request.Weekday is { } named && !SchoolWeekday.Is(named))
+            return Refusal.Unusable("bad-weekday");
         try
         {
             request.Template.Checked();
@@ -45,25 +61,47 @@ public sealed class TemplateDesk(SchoolScope scope)
             return Refused.Of(refusal);
         }
         await scope.LockSettings();
-        var kept = Find(await scope.Store.LessonTemplates.ToListAsync(scope.Stop), request.Template.Day, request.Template.Minutes, request.Weekday);
-        if (Stamps.Stale(kept?.Document, seen) is { } stale) return stale;
-        if (kept is not null) kept.Document = request.Template;
-        else scope.Store.LessonTemplates.Add(new StoredTemplate { SchoolId = scope.School.SchoolId, Id = Guid.CreateVersion7(), Weekday = request.Weekday, Document = request.Template });
+        var kept = Find(
+            await scope.Store.LessonTemplates.ToListAsync(scope.Stop),
+            request.Template.Day,
+            request.Template.Minutes,
+            request.Weekday
+        );
+        if (Stamps.Stale(kept?.Document, seen) is { } stale)
+            return stale;
+        if (kept is not null)
+            kept.Document = request.Template;
+        else
+            scope.Store.LessonTemplates.Add(
+                new StoredTemplate
+                {
+                    SchoolId = scope.School.SchoolId,
+                    Id = Guid.CreateVersion7(),
+                    Weekday = request.Weekday,
+                    Document = request.Template,
+                }
+            );
         scope.Audit("template-saved", scope.School.SchoolId);
         await scope.Save();
         return await View();
     }
 
-    private static StoredTemplate? Find(List<StoredTemplate> all, LessonDay day, int minutes, int? weekday) => all.Find(t => t.Weekday == weekday && t.Document.Day == day && t.Document.Minutes == minutes);
+    private static StoredTemplate? Find(List<StoredTemplate> all, LessonDay day, int minutes, int? weekday) =>
+        all.Find(t => t.Weekday == weekday && t.Document.Day == day && t.Document.Minutes == minutes);
 
     /// <summary>Back to the shipped template, or for a weekday to that of every day.</summary>
     public async Task<Answer<TemplatesView>> Remove(LessonDay? day, int minutes, string? seen, int? weekday = null)
     {
-        if (scope.LeadOnly() is { } refused) return refused;
+        if (scope.LeadOnly() is { } refused)
+            return refused;
         await scope.LockSettings();
-        if (day is { } kind && Find(await scope.Store.LessonTemplates.ToListAsync(scope.Stop), kind, minutes, weekday) is { } kept)
+        if (
+            day is { } kind
+            && Find(await scope.Store.LessonTemplates.ToListAsync(scope.Stop), kind, minutes, weekday) is { } kept
+        )
         {
-            if (Stamps.Stale(kept.Document, seen) is { } stale) return stale;
+            if (Stamps.Stale(kept.Document, seen) is { } stale)
+                return stale;
             scope.Store.LessonTemplates.Remove(kept);
             scope.Audit("template-removed", scope.School.SchoolId);
             await scope.Save();

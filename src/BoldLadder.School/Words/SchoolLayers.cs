@@ -11,24 +11,38 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Words;
 
 /// <summary>
-/// The words as schools see them: the shipped ones under each school's own layer, which is a mask and a handful of words. Of a school only the newest layer is kept.
+/// The words as schools see them: the shipped ones under each school's own layer, which is a mask and a handful of
+/// words. Of a school only the newest layer is kept.
 /// </summary>
 public sealed class SchoolLayers(WordData words, WorkCache cache)
 {
     private readonly SchoolLayer shipped = new(words.Materials, null);
 
-    /// <summary>The school's layer: read from the store only when its words changed since it was last asked for.</summary>
+    /// <summary>
+    /// The school's layer: read from the store only when its words changed since it was last asked for.
+    /// </summary>
     public async Task<SchoolLayer> Of(StoredSchool school, BoldContext store, CancellationToken stop)
     {
-        if (school.WordsStamp == Guid.Empty) return shipped;
+        if (school.WordsStamp == Guid.Empty)
+            return shipped;
         var (key, state) = ((nameof(SchoolLayers), school.SchoolId), $"{school.WordsStamp}");
-        if (cache.Find<SchoolLayer>(key, state) is { } known) return known;
+        if (cache.Find<SchoolLayer>(key, state) is { } known)
+            return known;
         var own = (await store.SchoolWords.AsNoTracking().ToListAsync(stop)).ConvertAll(Layer);
-        return cache.Newest(key, state, SchoolLayer.Kilobytes, () => own.Count == 0 ? shipped : new SchoolLayer(words.Materials.With(SchoolWords.Over(words.Lexicon, own)), shipped));
+        return cache.Newest(key, state, SchoolLayer.Kilobytes, () =>
+            own.Count == 0
+                ? shipped
+                : new SchoolLayer(words.Materials.With(SchoolWords.Over(words.Lexicon, own)), shipped)
+        );
     }
 
     private static SchoolWord Layer(StoredWord word) =>
-        new(word.Spelling, word.Verdict, word.Graphemes is null ? null : Segmentation.Parse(word.Graphemes, word.Phonemes), word.Reason);
+        new(
+            word.Spelling,
+            word.Verdict,
+            word.Graphemes is null ? null : Segmentation.Parse(word.Graphemes, word.Phonemes),
+            word.Reason
+        );
 }
 
 /// <summary>One layer, with what looking words up in it needs: kept and let go together.</summary>
@@ -47,5 +61,6 @@ public sealed class SchoolLayer(Materials materials, SchoolLayer? shipped)
 
     public WordFinder Finder => finder.Value;
 
-    public WordsAlike Alike(Accent accent) => alike.GetOrAdd(accent, a => shipped?.Alike(a).Over(Lexicon) ?? new WordsAlike(Lexicon, Lexicon.ForLessons, a));
+    public WordsAlike Alike(Accent accent) =>
+        alike.GetOrAdd(accent, a => shipped?.Alike(a).Over(Lexicon) ?? new WordsAlike(Lexicon, Lexicon.ForLessons, a));
 }

@@ -11,10 +11,18 @@ public sealed class WordData
     public WordData(string? folder = null)
     {
         folder ??= Path.Combine(AppContext.BaseDirectory, "data");
-        Lexicon = Lexicon.Read(Directory.EnumerateFiles(Path.Combine(folder, "lexicon"), "*.tsv").Order(StringComparer.Ordinal).Select(File.ReadAllText));
+        Lexicon = Lexicon.Read(
+            Directory
+                .EnumerateFiles(Path.Combine(folder, "lexicon"), "*.tsv")
+                .Order(StringComparer.Ordinal)
+                .Select(File.ReadAllText)
+        );
         Materials = Materials.Read(Lexicon, file => File.ReadLines(Path.Combine(folder, file)));
-        Ladders = Directory.EnumerateFiles(Path.Combine(folder, "ladders"), "*.json").Order(StringComparer.Ordinal)
-            .Select(f => LadderDocument.Read(File.ReadAllText(f))).ToDictionary(l => l.Id);
+        Ladders = Directory
+            .EnumerateFiles(Path.Combine(folder, "ladders"), "*.json")
+            .Order(StringComparer.Ordinal)
+            .Select(f => LadderDocument.Read(File.ReadAllText(f)))
+            .ToDictionary(l => l.Id);
     }
 
     public Lexicon Lexicon { get; }

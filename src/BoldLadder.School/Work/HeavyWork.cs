@@ -1,9 +1,8 @@
-
-
 namespace BoldLadder.School.Work;
 
 /// <summary>
-/// Computation that takes a second or more of a core: few at once, and never on all cores, so that one person's analyses leave room for everyone's lessons.
+/// Computation that takes a second or more of a core: few at once, and never on all cores, so that one person's
+/// analyses leave room for everyone's lessons.
 /// </summary>
 public sealed class HeavyWork : IDisposable
 {

@@ -4,7 +4,9 @@ namespace BoldLadder.School.Work;
 /// <param name="Undoes">The change that this one takes back: an undo a change, a redo an undo.</param>
 public readonly record struct Undoable(int Version, int? Undoes);
 
-/// <summary>What of a history can be taken back and done again, and what of it still stands: the same for ladders and lessons.</summary>
+/// <summary>
+/// What of a history can be taken back and done again, and what of it still stands: the same for ladders and lessons.
+/// </summary>
 public static class UndoStacks
 {
     /// <summary>What a person can take back, and what they can do again: the version of the last of each.</summary>
@@ -33,14 +35,18 @@ public static class UndoStacks
         return (undo.TryPeek(out var first) ? first : null, redo.TryPeek(out var again) ? again : null);
     }
 
-    /// <summary>The versions of the changes that still stand: one that was taken back meanwhile, and what took it back, cancel out.</summary>
+    /// <summary>
+    /// The versions of the changes that still stand: one that was taken back meanwhile, and what took it back, cancel
+    /// out.
+    /// </summary>
     public static HashSet<int> Standing(IEnumerable<Undoable> changes)
     {
         var all = changes.ToList();
         var standing = all.Select(c => c.Version).ToHashSet();
         foreach (var change in all.AsEnumerable().Reverse())
         {
-            if (change.Undoes is { } taken && standing.Contains(change.Version) && standing.Remove(taken)) standing.Remove(change.Version);
+            if (change.Undoes is { } taken && standing.Contains(change.Version) && standing.Remove(taken))
+                standing.Remove(change.Version);
         }
         return standing;
     }

@@ -3,8 +3,8 @@ using Microsoft.Extensions.Caching.Memory;
 namespace BoldLadder.School.Work;
 
 /// <summary>
-/// What is worked out once and kept while it is asked for. It has a size, and one maker at a time for each key. A key names what the
-/// answer depends on, by content, or begins with the school: an id that a client made is never enough.
+/// What is worked out once and kept while it is asked for. It has a size, and one maker at a time for each key. A key
+/// names what the answer depends on, by content, or begins with the school: an id that a client made is never enough.
 /// </summary>
 /// <param name="megabytes">How much is kept.</param>
 public sealed class WorkCache(int megabytes = WorkCache.UsualMegabytes) : IDisposable
@@ -46,7 +46,9 @@ public sealed class WorkCache(int megabytes = WorkCache.UsualMegabytes) : IDispo
         where T : class
     {
         (string State, Lazy<T> Value) kept;
-        lock (turn) if (!cache.TryGetValue(key, out kept) || kept.State != state) return null;
+        lock (turn)
+            if (!cache.TryGetValue(key, out kept) || kept.State != state)
+                return null;
         return kept.Value.Value;
     }
 

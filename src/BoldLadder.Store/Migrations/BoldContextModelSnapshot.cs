@@ -526,6 +526,22 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("ladders", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.SchoolState", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Stamp")
+                        .HasColumnType("uuid")
+                        .HasColumnName("stamp");
+
+                    b.HasKey("SchoolId")
+                        .HasName("pk_school_states");
+
+                    b.ToTable("school_states", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.SignInTries", b =>
                 {
                     b.Property<byte[]>("Key")
@@ -1314,6 +1330,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_ladders_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.SchoolState", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_school_states_schools_school_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredLesson", b =>

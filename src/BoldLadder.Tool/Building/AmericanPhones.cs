@@ -4,8 +4,8 @@ using BoldLadder.Core.Spelling;
 namespace BoldLadder.Tool.Building;
 
 /// <summary>
-/// The table from reference sounds to the phones of the American source. ER is read as a vowel and an R, so that the R can
-/// belong to the vowel's grapheme (bird) or stand alone before a vowel (camera). Stress 2 counts as 1.
+/// The table from reference sounds to the phones of the American source. ER is read as a vowel and an R, so that the R
+/// can belong to the vowel's grapheme (bird) or stand alone before a vowel (camera). Stress 2 counts as 1.
 /// </summary>
 public static class AmericanPhones
 {
@@ -112,27 +112,45 @@ public static class AmericanPhones
 
     public static bool IsVowel(string phone) => phone.Length > 0 && char.IsAsciiDigit(phone[^1]);
 
-    /// <summary>The phones of a pronunciation line, ER opened up and stress 2 read as 1; but the weak e of report, right before the stress, stays weak.</summary>
+    /// <summary>
+    /// The phones of a pronunciation line, ER opened up and stress 2 read as 1; but the weak e of report, right before
+    /// the stress, stays weak.
+    /// </summary>
     public static ImmutableArray<string> Read(string line)
     {
         var phones = line.Split(' ');
         for (var i = 0; i < phones.Length; i++)
         {
-            if (phones[i] == "IY2" && phones.Skip(i + 1).FirstOrDefault(IsVowel) is [.., '1']) phones[i] = "IY0";
+            if (phones[i] == "IY2" && phones.Skip(i + 1).FirstOrDefault(IsVowel) is [.., '1'])
+                phones[i] = "IY0";
         }
-        return [.. phones.Select(p => p.Replace('2', '1')).SelectMany(p => p switch { "ER0" => ["AH0", "R"], "ER1" => ["ER1", "R"], _ => new[] { p } })];
+        return
+        [
+            .. phones
+                .Select(p => p.Replace('2', '1'))
+                .SelectMany(p =>
+                    p switch
+                    {
+                        "ER0" => ["AH0", "R"],
+                        "ER1" => ["ER1", "R"],
+                        _ => new[] { p },
+                    }
+                ),
+        ];
     }
 
     public static IEnumerable<Rendering> Renderings(Correspondence correspondence)
     {
         var keepsR = correspondence.IsVowel && correspondence.Grapheme.Letters.Contains('r', StringComparison.Ordinal);
-        return Phones(correspondence).Distinct()
+        return Phones(correspondence)
+            .Distinct()
             .Select(p => new Rendering(correspondence, [.. p.Split(' '), .. keepsR ? ["R"] : Array.Empty<string>()]));
     }
 
     private static IEnumerable<string> Phones(Correspondence correspondence)
     {
-        var whole = Vowels.TryGetValue(correspondence.SoundText, out var vowels) ? vowels
+        var whole = Vowels.TryGetValue(correspondence.SoundText, out var vowels)
+            ? vowels
             : [string.Join(' ', correspondence.Sounds.Select(s => Consonants[s.Symbol]))];
         return whole.Concat(Extra.GetValueOrDefault(correspondence.Notation, []));
     }

@@ -5,7 +5,17 @@ public static class BritishSpelling
 {
     private static readonly (string American, string British)[] Rewrites =
     [
-        ("or", "our"), ("er", "re"), ("iz", "is"), ("yz", "ys"), ("og", "ogue"), ("ense", "ence"), ("l", "ll"), ("ll", "l"), ("e", "ae"), ("e", "oe"), ("ay", "ey"),
+        ("or", "our"),
+        ("er", "re"),
+        ("iz", "is"),
+        ("yz", "ys"),
+        ("og", "ogue"),
+        ("ense", "ence"),
+        ("l", "ll"),
+        ("ll", "l"),
+        ("e", "ae"),
+        ("e", "oe"),
+        ("ay", "ey"),
     ];
 
     /// <summary>The one rewriting that the British dictionary knows, or null.</summary>
@@ -13,10 +23,15 @@ public static class BritishSpelling
     {
         foreach (var (from, to) in Rewrites)
         {
-            for (var at = american.LastIndexOf(from, StringComparison.Ordinal); at > 0; at = american.LastIndexOf(from, at - 1, StringComparison.Ordinal))
+            for (
+                var at = american.LastIndexOf(from, StringComparison.Ordinal);
+                at > 0;
+                at = american.LastIndexOf(from, at - 1, StringComparison.Ordinal)
+            )
             {
                 var rewritten = american[..at] + to + american[(at + from.Length)..];
-                if (rewritten.Length > 4 && isBritish(rewritten)) return rewritten;
+                if (rewritten.Length > 4 && isBritish(rewritten))
+                    return rewritten;
             }
         }
         return null;

@@ -14,7 +14,9 @@ public sealed record NameRow(string Spelling, WordFlags Kind, Segmentation? Segm
 /// <summary>What a reader decided of a word in data/review.</summary>
 public sealed record Reading(Band Band, Suitability Suitability);
 
-/// <summary>What people decided by hand, from data/builder and data/review: it always wins over what is computed.</summary>
+/// <summary>
+/// What people decided by hand, from data/builder and data/review: it always wins over what is computed.
+/// </summary>
 public sealed class HandWork
 {
     private readonly Regex bath;
@@ -32,26 +34,60 @@ public sealed class HandWork
         HeardOf = Rows("heard-of.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         Childhood = Rows("childhood.tsv").Select(r => r[0]).ToHashSet(StringComparer.Ordinal);
         Extra = Rows("extra.tsv").ToDictionary(r => r[0], r => new ExtraWord(r[0], r.Cut(1, 2), r[3]));
-        Names = [.. Rows("names.tsv").Select(r => new NameRow(r[0], r.Parsed(1, LexiconRow.ParseFlag), r.Cells.Length > 3 ? r.Cut(2, 3) : null))];
-        Topics = Rows("topics.tsv").GroupBy(r => r[0]).ToDictionary(g => g.Key, g => g.Aggregate(Core.Words.Topics.None, (all, r) => all | r.Parsed(1, LexiconRow.ParseTopic)));
+        Names =
+        [
+            .. Rows("names.tsv")
+                .Select(r => new NameRow(
+                    r[0],
+                    r.Parsed(1, LexiconRow.ParseFlag),
+                    r.Cells.Length > 3 ? r.Cut(2, 3) : null
+                )),
+        ];
+        Topics = Rows("topics.tsv")
+            .GroupBy(r => r[0])
+            .ToDictionary(
+                g => g.Key,
+                g => g.Aggregate(Core.Words.Topics.None, (all, r) => all | r.Parsed(1, LexiconRow.ParseTopic))
+            );
         FunctionWords = Rows("function-words.tsv").ToDictionary(r => r[0], r => LexiconRow.ParseSpeech(r[1]));
         Also = Rows("also.tsv").ToLookup(r => r[0], r => r.Cut(1, 2));
         American = Rows("american.tsv").ToDictionary(r => r[0], r => r[1].Split('|'));
         SecondOpinion = HandRow.Read(Path.Combine(data, "review", "second-opinion.tsv"));
-        ReviewRows = [.. Directory.EnumerateFiles(Path.Combine(data, "review"), "batch-*.tsv").Order(StringComparer.Ordinal).SelectMany(HandRow.Read)];
-        Review = ReviewRows.GroupBy(r => r[0]).ToDictionary(g => g.Key, g => new Reading(g.Last().Parsed(3, LexiconRow.ParseBand), g.Last().Parsed(4, LexiconRow.ParseSuitability)));
+        ReviewRows =
+        [
+            .. Directory
+                .EnumerateFiles(Path.Combine(data, "review"), "batch-*.tsv")
+                .Order(StringComparer.Ordinal)
+                .SelectMany(HandRow.Read),
+        ];
+        Review = ReviewRows
+            .GroupBy(r => r[0])
+            .ToDictionary(
+                g => g.Key,
+                g => new Reading(
+                    g.Last().Parsed(3, LexiconRow.ParseBand),
+                    g.Last().Parsed(4, LexiconRow.ParseSuitability)
+                )
+            );
         var stems = Rows("bath.tsv").ToList();
         var ends = string.Join('|', stems.Where(r => r[1] == "ending").Select(r => r[0]));
-        bath = new Regex($"^({string.Join('|', stems.Where(r => r[1] == "stem").Select(r => r[0]))})({ends})?$", RegexOptions.NonBacktracking);
+        bath = new Regex(
+            $"^({string.Join('|', stems.Where(r => r[1] == "stem").Select(r => r[0]))})({ends})?$",
+            RegexOptions.NonBacktracking
+        );
     }
 
-    /// <summary>Every row as it was read, by file of data/builder: for complaints about one that matches nothing.</summary>
+    /// <summary>
+    /// Every row as it was read, by file of data/builder: for complaints about one that matches nothing.
+    /// </summary>
     internal Dictionary<string, HandRow[]> Files { get; } = [];
 
     /// <summary>The rows of data/review.</summary>
     internal IReadOnlyList<HandRow> ReviewRows { get; }
 
-    /// <summary>Words that a synthesiser says otherwise, judged right as they are: word, our sounds, its, the reason.</summary>
+    /// <summary>
+    /// Words that a synthesiser says otherwise, judged right as they are: word, our sounds, its, the reason.
+    /// </summary>
     public IReadOnlyList<HandRow> SecondOpinion { get; }
 
     /// <summary>Segmentations that win over the aligner's.</summary>
@@ -64,7 +100,10 @@ public sealed class HandWork
     /// <summary>Abbreviations, halves of contractions, and other entries that are no words.</summary>
     public IReadOnlySet<string> Dropped { get; }
 
-    /// <summary>The base of a word where nothing else finds it, or "" for words that only look like base and suffix: corner, number.</summary>
+    /// <summary>
+    /// The base of a word where nothing else finds it, or "" for words that only look like base and suffix: corner,
+    /// number.
+    /// </summary>
     public IReadOnlyDictionary<string, string> Bases { get; }
 
     /// <summary>Words whose letters are two words in a row by chance: cargo, pumpkin.</summary>

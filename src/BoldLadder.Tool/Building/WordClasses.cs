@@ -3,11 +3,19 @@ using BoldLadder.Core.Words;
 
 namespace BoldLadder.Tool.Building;
 
-/// <summary>Parts of speech: of a base from the dictionary of senses, of function words by hand, of a suffixed word from its base. Source: docs/data.md.</summary>
+/// <summary>
+/// Parts of speech: of a base from the dictionary of senses, of function words by hand, of a suffixed word from its
+/// base. Source: docs/data.md.
+/// </summary>
 public sealed class WordClasses
 {
     private static readonly (string File, PartsOfSpeech Part)[] Files =
-        [("index.noun", PartsOfSpeech.Noun), ("index.verb", PartsOfSpeech.Verb), ("index.adj", PartsOfSpeech.Adjective), ("index.adv", PartsOfSpeech.Adverb)];
+    [
+        ("index.noun", PartsOfSpeech.Noun),
+        ("index.verb", PartsOfSpeech.Verb),
+        ("index.adj", PartsOfSpeech.Adjective),
+        ("index.adv", PartsOfSpeech.Adverb),
+    ];
 
     private readonly Dictionary<string, PartsOfSpeech> known = new(StringComparer.Ordinal);
     private readonly IReadOnlyDictionary<string, PartsOfSpeech> byHand;
@@ -19,9 +27,11 @@ public sealed class WordClasses
         {
             foreach (var line in File.ReadLines(Path.Combine(folder, file)))
             {
-                if (line.Length == 0 || line[0] == ' ') continue;
+                if (line.Length == 0 || line[0] == ' ')
+                    continue;
                 var lemma = line[..line.IndexOf(' ', StringComparison.Ordinal)];
-                if (!lemma.Contains('_', StringComparison.Ordinal)) known[lemma] = known.GetValueOrDefault(lemma) | part;
+                if (!lemma.Contains('_', StringComparison.Ordinal))
+                    known[lemma] = known.GetValueOrDefault(lemma) | part;
             }
         }
     }
@@ -31,7 +41,8 @@ public sealed class WordClasses
 
     public PartsOfSpeech Of(string word, SuffixLink? suffix)
     {
-        if (byHand.TryGetValue(word, out var hand)) return hand | (suffix is null ? PartsOfSpeech.None : Inflected(suffix));
+        if (byHand.TryGetValue(word, out var hand))
+            return hand | (suffix is null ? PartsOfSpeech.None : Inflected(suffix));
         return known.GetValueOrDefault(word) | (suffix is null ? PartsOfSpeech.None : Inflected(suffix));
     }
 
@@ -42,7 +53,12 @@ public sealed class WordClasses
         {
             Patterns.SuffixS or Patterns.SuffixEs => stem & (PartsOfSpeech.Noun | PartsOfSpeech.Verb),
             Patterns.SuffixEd or Patterns.SuffixIng => stem & PartsOfSpeech.Verb,
-            Patterns.SuffixEr or Patterns.SuffixEst => (stem & PartsOfSpeech.Adjective) | (stem.HasFlag(PartsOfSpeech.Verb) && suffix.Suffix == Patterns.SuffixEr ? PartsOfSpeech.Noun : PartsOfSpeech.None),
+            Patterns.SuffixEr or Patterns.SuffixEst => (stem & PartsOfSpeech.Adjective)
+                | (
+                    stem.HasFlag(PartsOfSpeech.Verb) && suffix.Suffix == Patterns.SuffixEr
+                        ? PartsOfSpeech.Noun
+                        : PartsOfSpeech.None
+                ),
             Patterns.SuffixY => PartsOfSpeech.Adjective,
             Patterns.SuffixLy => PartsOfSpeech.Adverb,
             _ => PartsOfSpeech.None,

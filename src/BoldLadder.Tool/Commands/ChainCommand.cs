@@ -1,12 +1,14 @@
 using System.Globalization;
-using System.Text.Json;
+using BoldLadder.Core;
 using BoldLadder.Core.Activities.Chains;
 using BoldLadder.Core.Words;
 using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
-/// <summary>bold chain: makes a word chain for what was taught; with --judge, says of typed ones what is wrong.</summary>
+/// <summary>
+/// bold chain: makes a word chain for what was taught; with --judge, says of typed ones what is wrong.
+/// </summary>
 public static class ChainCommand
 {
     private static readonly string[] Made = ["step", "word", "graphemes", "change"];
@@ -14,19 +16,27 @@ public static class ChainCommand
     private static readonly string[] JudgedPairs = ["from", "to", "valid", "change", "problems"];
     private static readonly string[] JudgedWords = ["step", "word", "graphemes", "change", "problems", "needs"];
 
-    public static void Run(string[] given, Session session)
+    public static void Run(Arguments arguments, Session session)
     {
-        var arguments = new Arguments("chain", given, ["--json", "--lenient", "--judge", "--words", "--longest"], ["--taught", "--accent", "--length", "--with", "--seed", "--zipf", "--lines"]);
-        if (!arguments.Has("--judge")) Make(arguments, session);
-        else if (arguments.Has("--words")) JudgeWords(arguments, session);
-        else JudgePairs(arguments, session);
+        if (!arguments.Has("--judge"))
+            Make(arguments, session);
+        else if (arguments.Has("--words"))
+            JudgeWords(arguments, session);
+        else
+            JudgePairs(arguments, session);
     }
 
     private static void Make(Arguments arguments, Session session)
     {
         var taught = session.TaughtOf(arguments);
-        var length = arguments.Has("--longest") ? ChainRequest.Longest : arguments.Count("--length") ?? throw new UsageException("bold chain needs --length (or --longest).");
-        var request = new ChainRequest(length, [.. arguments.Correspondences("--with", taught.Accent)], arguments.Seed());
+        var length = arguments.Has("--longest")
+            ? ChainRequest.Longest
+            : arguments.Count("--length") ?? throw new UsageException("bold chain needs --length (or --longest).");
+        var request = new ChainRequest(
+            length,
+            [.. arguments.Correspondences("--with", taught.Accent)],
+            arguments.Seed()
+        );
         var maker = new ChainMaker(Session.ReadLexicon(), taught, arguments.Number("--zipf"));
         var lines = arguments.Count("--lines");
         var made = lines is { } count ? maker.Lines(count, request) : [maker.Make(request)];
@@ -41,10 +51,14 @@ public static class ChainCommand
                 session.Row(json, columns, lines is null ? cells : [Number(line + 1), .. cells]);
             }
         }
-        session.Errors.WriteLine($"Tiles: {string.Join(' ', ChainSteps.Tiles(made.SelectMany(l => l).Select(s => s.Word.Segmentation)))}");
+        session.Errors.WriteLine(
+            $"Tiles: {string.Join(' ', ChainSteps.Tiles(made.SelectMany(l => l).Select(s => s.Word.Segmentation)))}"
+        );
         if (!arguments.Has("--longest") && made.Sum(l => l.Length) < length * (lines ?? 1))
         {
-            session.Errors.WriteLine("No chain so long was found for what was taught: teach more, ask for less, or lower --zipf.");
+            session.Errors.WriteLine(
+                "No chain so long was found for what was taught: teach more, ask for less, or lower --zipf."
+            );
         }
     }
 
@@ -57,7 +71,15 @@ public static class ChainCommand
         {
             var steps = judge.Judge(cells.Select(c => c.Trim()));
             var problems = steps.SelectMany(s => s.Problems).Distinct().ToList();
-            session.Row(json, JudgedPairs, cells[0], cells[1], problems.Count == 0 ? "yes" : "no", problems.Count == 0 ? Name(steps[1].Change) : "", string.Join(' ', problems.Select(Name)));
+            session.Row(
+                json,
+                JudgedPairs,
+                cells[0],
+                cells[1],
+                problems.Count == 0 ? "yes" : "no",
+                problems.Count == 0 ? Name(steps[1].Change) : "",
+                string.Join(' ', problems.Select(Name))
+            );
         }
     }
 
@@ -68,8 +90,16 @@ public static class ChainCommand
         session.Header(json, JudgedWords);
         for (var i = 0; i < steps.Length; i++)
         {
-            session.Row(json, JudgedWords, Number(i + 1), steps[i].Word, steps[i].Segmentation?.Graphemes ?? "", Name(steps[i].Change),
-                string.Join(' ', steps[i].Problems.Select(Name)), string.Join(' ', steps[i].Needs));
+            session.Row(
+                json,
+                JudgedWords,
+                Number(i + 1),
+                steps[i].Word,
+                steps[i].Segmentation?.Graphemes ?? "",
+                Name(steps[i].Change),
+                string.Join(' ', steps[i].Problems.Select(Name)),
+                string.Join(' ', steps[i].Needs)
+            );
         }
     }
 
@@ -80,5 +110,5 @@ public static class ChainCommand
 
     private static string Name(ChainChange? change) => change?.ToString().ToLowerInvariant() ?? "";
 
-    private static string Name(ChainProblem problem) => JsonNamingPolicy.KebabCaseLower.ConvertName(problem.ToString());
+    private static string Name(ChainProblem problem) => problem.Code();
 }

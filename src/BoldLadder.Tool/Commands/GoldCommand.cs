@@ -22,13 +22,21 @@ public static class GoldCommand
 
     private static void Print(string name, GoldScore score, TextWriter output)
     {
-        foreach (var (gold, found) in score.Misses) output.WriteLine($"  {gold}\t{found}");
-        output.WriteLine($"{name}: {score.Words} words, segmentation {score.Segmentation:P1}, sounds {score.Sounds:P1}");
+        foreach (var (gold, found) in score.Misses)
+            output.WriteLine($"  {gold}\t{found}");
+        output.WriteLine(
+            $"{name}: {score.Words} words, segmentation {score.Segmentation:P1}, sounds {score.Sounds:P1}"
+        );
     }
 }
 
 /// <summary>The share of gold words segmented right, and sounded right; ə and ɪ count as equal.</summary>
-public sealed record GoldScore(int Words, double Segmentation, double Sounds, IReadOnlyList<(string Gold, string Found)> Misses)
+public sealed record GoldScore(
+    int Words,
+    double Segmentation,
+    double Sounds,
+    IReadOnlyList<(string Gold, string Found)> Misses
+)
 {
     /// <summary>The rows of a gold file: stretch or accent, word, graphemes, phonemes, also.</summary>
     public static IEnumerable<string[]> Rows(string file) =>
@@ -49,9 +57,17 @@ public sealed record GoldScore(int Words, double Segmentation, double Sounds, IR
                 graphemes |= found?.Segmentation.Graphemes == g;
                 sounds |= Plain(said) == Plain(p);
             }
-            if (graphemes) segmented++;
-            if (sounds) sounded++;
-            if (!graphemes || !sounds) misses.Add(($"{cells[1]} {cells[2]} {cells[3]}", found is null ? "–" : $"{found.Segmentation.Graphemes} {said}"));
+            if (graphemes)
+                segmented++;
+            if (sounds)
+                sounded++;
+            if (!graphemes || !sounds)
+                misses.Add(
+                    (
+                        $"{cells[1]} {cells[2]} {cells[3]}",
+                        found is null ? "–" : $"{found.Segmentation.Graphemes} {said}"
+                    )
+                );
         }
         return new GoldScore(words, (double)segmented / words, (double)sounded / words, misses);
     }
@@ -66,5 +82,11 @@ public sealed record GoldScore(int Words, double Segmentation, double Sounds, IR
         }
     }
 
-    private static string Plain(string phonemes) => string.Join('|', phonemes.Split('|').Select(p => p.Replace("ɪ", p is "ɪ" or "ɪ+d" or "ɪ+z" ? "ə" : "ɪ", StringComparison.Ordinal)));
+    private static string Plain(string phonemes) =>
+        string.Join(
+            '|',
+            phonemes
+                .Split('|')
+                .Select(p => p.Replace("ɪ", p is "ɪ" or "ɪ+d" or "ɪ+z" ? "ə" : "ɪ", StringComparison.Ordinal))
+        );
 }

@@ -1,6 +1,6 @@
 using System.Globalization;
 using System.Text;
-using System.Text.Json;
+using BoldLadder.Core;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 
@@ -12,42 +12,80 @@ internal static class LessonText
     public static string Of(LessonRequest request, Lesson lesson)
     {
         var text = new StringBuilder();
-        text.Append(CultureInfo.InvariantCulture, $"## {request.Today.Label}\n\n{lesson.Minutes} of {request.Minutes} minutes. New: {(lesson.Target.Length + lesson.Patterns.Length == 0 ? "nothing" : string.Join(", ", lesson.Target.Concat(lesson.Patterns)))}{(request.Today.Tricky.IsEmpty ? "" : $"; tricky: {string.Join(", ", request.Today.Tricky)}")}.\n");
-        foreach (var note in lesson.Notes) text.Append(CultureInfo.InvariantCulture, $"Note: {note.Code} {string.Join(' ', note.Arguments)}.\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"## {request.Today.Label}\n\n{lesson.Minutes} of {request.Minutes} minutes. New: {(lesson.Target.Length + lesson.Patterns.Length == 0 ? "nothing" : string.Join(", ", lesson.Target.Concat(lesson.Patterns)))}{(request.Today.Tricky.IsEmpty ? "" : $"; tricky: {string.Join(", ", request.Today.Tricky)}")}.\n"
+        );
+        foreach (var note in lesson.Notes)
+            text.Append(CultureInfo.InvariantCulture, $"Note: {note.Code} {string.Join(' ', note.Arguments)}.\n");
         foreach (var part in lesson.Parts)
         {
             text.Append(CultureInfo.InvariantCulture, $"\n**{part.Kind}** ({(part.Seconds + 30) / 60} min)\n\n");
             foreach (var activity in part.Activities)
             {
-                text.Append(CultureInfo.InvariantCulture, $"- {JsonNamingPolicy.KebabCaseLower.ConvertName(activity.Kind.ToString())}: {string.Join(activity.Items.Any(i => i is SentenceItem or ClueItem or LineItem) ? " / " : ", ", activity.Items.Select(Of))}\n");
-                if (activity.Levels is { } levels) text.Append(CultureInfo.InvariantCulture, $"  - support: {string.Join(", ", levels.Support.Select(Of))}; stretch: {string.Join(", ", levels.Stretch.Select(Of))}\n");
+                text.Append(
+                    CultureInfo.InvariantCulture,
+                    $"- {activity.Kind.Code()}: {string.Join(activity.Items.Any(i => i is SentenceItem or ClueItem or LineItem) ? " / " : ", ", activity.Items.Select(Of))}\n"
+                );
+                if (activity.Levels is { } levels)
+                    text.Append(
+                        CultureInfo.InvariantCulture,
+                        $"  - support: {string.Join(", ", levels.Support.Select(Of))}; stretch: {string.Join(", ", levels.Stretch.Select(Of))}\n"
+                    );
             }
         }
         return text.ToString();
     }
 
-    private static string Of(Item item) => item switch
-    {
-        WordItem word => word.Word + (word.Meaning is { } meaning ? $" ({meaning})" : "") + (word.Sentence is { } sentence ? $" (“{sentence}”)" : "") + Flag(word.Reasons),
-        CardItem card => $"{card.Grapheme} /{card.Sounds}/" + (card.Positions is { } at ? $" start {at.Start}% {at.StartExample}, middle {at.Middle}% {at.MiddleExample}, end {at.End}% {at.EndExample}" : ""),
-        PatternItem pattern => $"{pattern.Pattern}: {string.Join("; ", (pattern.Examples ?? []).Select(e => $"{(e.Sounds.Length > 0 ? $"/{e.Sounds}/ " : "")}{string.Join(' ', e.Words)}"))}",
-        SentenceItem sentence => sentence.Text,
-        MadeUpItem made => made.Word,
-        GapItem gap => string.Join("", gap.Word.Select((c, i) => gap.Marks[i] == gap.Gap ? '_' : c)) + $" ({gap.Word})",
-        SpellingsItem spellings => $"/{spellings.Sounds}/: {string.Join(' ', spellings.Graphemes)}",
-        ClueItem clue => $"{clue.Clue} ({clue.Word})",
-        BesideItem beside => string.Join(" | ", beside.Cards.Select(c => $"{c.Grapheme} /{c.Sounds}/ {c.Example}")),
-        SyllablesItem cut => string.Join('·', cut.Syllables),
-        LineItem line => string.Join(' ', line.Words.Select(w => w.Word)),
-        ChoiceItem choice => string.Join("", choice.Word.Select((c, i) => choice.Marks[i] == choice.Gap ? '_' : c)) + $" [{string.Join('/', choice.Options)}] ({choice.Word})",
-        SortItem sort => $"by {sort.By}: " + string.Join("; ", sort.Headings.Select((h, i) => $"{h}: {string.Join(' ', sort.Words.Where(w => w.Heading == i).Select(w => w.Word))}")),
-        PictureItem picture => $"[picture of {picture.Word}] {string.Join('/', picture.Options)}",
-        TextItem shown => $"“{shown.Title}”: {string.Join(' ', shown.Sentences.Select(s => s.Text))} Questions: {string.Join(' ', shown.Questions)}",
-        CrosswordItem crossword => string.Join(", ", crossword.Lines.Select(l => $"{l.Number} {(l.Across ? "across" : "down")} {l.Word}{(l.Clue is { } c ? $" ({c})" : "")}")),
-        MissingWordItem missing => $"{missing.Before} ____{missing.After} [{string.Join('/', missing.Options)}]",
-        PromptItem prompt => $"{prompt.Code} with {string.Join(", ", prompt.Words)}",
-        _ => item.Id,
-    };
+    private static string Of(Item item) =>
+        item switch
+        {
+            WordItem word => word.Word
+                + (word.Meaning is { } meaning ? $" ({meaning})" : "")
+                + (word.Sentence is { } sentence ? $" (“{sentence}”)" : "")
+                + Flag(word.Reasons),
+            CardItem card => $"{card.Grapheme} /{card.Sounds}/"
+                + (
+                    card.Positions is { } at
+                        ? $" start {at.Start}% {at.StartExample}, middle {at.Middle}% {at.MiddleExample}, end {at.End}% {at.EndExample}"
+                        : ""
+                ),
+            PatternItem pattern =>
+                $"{pattern.Pattern}: {string.Join("; ", (pattern.Examples ?? []).Select(e => $"{(e.Sounds.Length > 0 ? $"/{e.Sounds}/ " : "")}{string.Join(' ', e.Words)}"))}",
+            SentenceItem sentence => sentence.Text,
+            MadeUpItem made => made.Word,
+            GapItem gap => string.Join("", gap.Word.Select((c, i) => gap.Marks[i] == gap.Gap ? '_' : c))
+                + $" ({gap.Word})",
+            SpellingsItem spellings => $"/{spellings.Sounds}/: {string.Join(' ', spellings.Graphemes)}",
+            ClueItem clue => $"{clue.Clue} ({clue.Word})",
+            BesideItem beside => string.Join(" | ", beside.Cards.Select(c => $"{c.Grapheme} /{c.Sounds}/ {c.Example}")),
+            SyllablesItem cut => string.Join('·', cut.Syllables),
+            LineItem line => string.Join(' ', line.Words.Select(w => w.Word)),
+            ChoiceItem choice => string.Join("", choice.Word.Select((c, i) => choice.Marks[i] == choice.Gap ? '_' : c))
+                + $" [{string.Join('/', choice.Options)}] ({choice.Word})",
+            SortItem sort => $"by {sort.By}: "
+                + string.Join(
+                    "; ",
+                    sort.Headings.Select(
+                        (h, i) => $"{h}: {string.Join(' ', sort.Words.Where(w => w.Heading == i).Select(w => w.Word))}"
+                    )
+                ),
+            PictureItem picture => $"[picture of {picture.Word}] {string.Join('/', picture.Options)}",
+            TextItem shown =>
+                $"“{shown.Title}”: {string.Join(' ', shown.Sentences.Select(s => s.Text))} Questions: {string.Join(' ', shown.Questions)}",
+            CrosswordItem crossword => string.Join(
+                ", ",
+                crossword.Lines.Select(l =>
+                    $"{l.Number} {(l.Across ? "across" : "down")} {l.Word}{(l.Clue is { } c ? $" ({c})" : "")}"
+                )
+            ),
+            MissingWordItem missing => $"{missing.Before} ____{missing.After} [{string.Join('/', missing.Options)}]",
+            PromptItem prompt => $"{prompt.Code} with {string.Join(", ", prompt.Words)}",
+            _ => item.Id,
+        };
 
-    private static string Flag(IEnumerable<Reason> reasons) => reasons.FirstOrDefault(r => r.Code is "near-miss" or "has-not" or "another-job" or "not-here") is { } flag ? $" [{flag.Code}]" : "";
+    private static string Flag(IEnumerable<Reason> reasons) =>
+        reasons.FirstOrDefault(r => r.Code is "near-miss" or "has-not" or "another-job" or "not-here") is { } flag
+            ? $" [{flag.Code}]"
+            : "";
 }

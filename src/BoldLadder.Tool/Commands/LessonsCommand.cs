@@ -10,38 +10,56 @@ using BoldLadder.Tool.Input;
 namespace BoldLadder.Tool.Commands;
 
 /// <summary>
-/// bold lessons: the lessons of some rungs of a shipped ladder as text, each planned after all the rungs before it; bold sample-lessons: those of
-/// docs/sample-lessons, or with --check says whether they would come out the same.
+/// bold lessons: the lessons of some rungs of a shipped ladder as text, each planned after all the rungs before it;
+/// bold sample-lessons: those of docs/sample-lessons, or with --check says whether they would come out the same.
 /// </summary>
 public static class LessonsCommand
 {
     private const int Minutes = 20;
     private const int Samples = 10;
 
-    public static void Run(string[] given, Session session)
+    public static void Run(Arguments arguments, Session session)
     {
-        var arguments = new Arguments("lessons", given, [], ["--ladder", "--rungs", "--minutes", "--seed"]);
-        var (ladder, materials) = (Read(arguments.Required("--ladder")), ProjectFolders.Materials(Session.ReadLexicon()));
-        var rungs = arguments.Required("--rungs").Split(',').Select(r => int.TryParse(r, CultureInfo.InvariantCulture, out var n) && n >= 1 && n <= ladder.Rungs.Length ? n - 1
-            : throw new UsageException($"bold lessons: --rungs takes numbers from 1 to {ladder.Rungs.Length}, joined by commas.")).Order().ToList();
-        foreach (var text in Of(ladder, materials, rungs, arguments.Count("--minutes") ?? Minutes, arguments.Seed())) session.Output.WriteLine(text);
+        var (ladder, materials) = (
+            Read(arguments.Required("--ladder")),
+            ProjectFolders.Materials(Session.ReadLexicon())
+        );
+        var rungs = arguments
+            .Required("--rungs")
+            .Split(',')
+            .Select(r =>
+                int.TryParse(r, CultureInfo.InvariantCulture, out var n) && n >= 1 && n <= ladder.Rungs.Length
+                    ? n - 1
+                    : throw new UsageException(
+                        $"bold lessons: --rungs takes numbers from 1 to {ladder.Rungs.Length}, joined by commas."
+                    )
+            )
+            .Order()
+            .ToList();
+        foreach (var text in Of(ladder, materials, rungs, arguments.Count("--minutes") ?? Minutes, arguments.Seed()))
+            session.Output.WriteLine(text);
     }
 
     /// <summary>Ten rungs of each shipped ladder, spread along it.</summary>
-    public static int WriteSamples(string[] given, TextWriter errors)
+    public static int WriteSamples(Arguments arguments, Session session)
     {
-        var check = new Arguments("sample-lessons", given, ["--check"], []).Has("--check");
+        var (check, errors) = (arguments.Has("--check"), session.Errors);
         var materials = ProjectFolders.Materials(Lexicon.Read(ProjectFolders.LexiconShards()));
         var folder = Directory.CreateDirectory(Path.Combine(ProjectFolders.Root, "docs", "sample-lessons")).FullName;
         var different = false;
         foreach (var id in Ladder.Shipped)
         {
             var ladder = Read(id);
-            var rungs = Enumerable.Range(0, Samples).Select(i => (int)Math.Round(2 + (i * (ladder.Rungs.Length - 3.0) / (Samples - 1)))).ToList();
-            var content = $"# Ten lessons of the ladder {id}\n\nMade by `./bold sample-lessons`; each is planned after all the lessons before it.\n\n{string.Join('\n', Of(ladder, materials, rungs, Minutes, 1))}";
+            var rungs = Enumerable
+                .Range(0, Samples)
+                .Select(i => (int)Math.Round(2 + (i * (ladder.Rungs.Length - 3.0) / (Samples - 1))))
+                .ToList();
+            var content =
+                $"# Ten lessons of the ladder {id}\n\nMade by `./bold sample-lessons`; each is planned after all the lessons before it.\n\n{string.Join('\n', Of(ladder, materials, rungs, Minutes, 1))}";
             var file = Path.Combine(folder, $"{id}.md");
             var same = File.Exists(file) && File.ReadAllText(file) == content;
-            if (!check) File.WriteAllText(file, content);
+            if (!check)
+                File.WriteAllText(file, content);
             errors.WriteLine($"{id}: {(same ? "the same" : check ? "would come out different" : "written")}.");
             different |= !same;
         }
@@ -55,10 +73,17 @@ public static class LessonsCommand
         {
             var wanted = rungs.Contains(series.Lessons);
             var (request, lesson) = series.PlanNext();
-            if (wanted) yield return LessonText.Of(request, lesson).Replace("## ", $"## {series.Lessons}. ", StringComparison.Ordinal);
+            if (wanted)
+                yield return LessonText
+                    .Of(request, lesson)
+                    .Replace("## ", $"## {series.Lessons}. ", StringComparison.Ordinal);
         }
     }
 
-    private static Ladder Read(string id) => Ladder.Shipped.Contains(id) ? LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")))
-        : throw new UsageException($"There is no ladder \"{id}\". Use one of: {string.Join(", ", Ladder.Shipped)}.");
+    private static Ladder Read(string id) =>
+        Ladder.Shipped.Contains(id)
+            ? LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")))
+            : throw new UsageException(
+                $"There is no ladder \"{id}\". Use one of: {string.Join(", ", Ladder.Shipped)}."
+            );
 }

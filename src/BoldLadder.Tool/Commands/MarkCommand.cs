@@ -6,14 +6,25 @@ using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
-/// <summary>bold mark: what was said and what was written → a verdict for each grapheme, extra letters, ticks.</summary>
+/// <summary>
+/// bold mark: what was said and what was written → a verdict for each grapheme, extra letters, ticks.
+/// </summary>
 public static class MarkCommand
 {
-    private static readonly string[] Columns = ["target", "attempt", "verdicts", "extra", "ticks", "out_of", "whole", "notes"];
+    private static readonly string[] Columns =
+    [
+        "target",
+        "attempt",
+        "verdicts",
+        "extra",
+        "ticks",
+        "out_of",
+        "whole",
+        "notes",
+    ];
 
-    public static void Run(string[] given, Session session)
+    public static void Run(Arguments arguments, Session session)
     {
-        var arguments = new Arguments("mark", given, ["--json"], ["--accent"]);
         var json = arguments.Has("--json");
         var lexicon = Session.ReadLexicon();
         var finder = new WordFinder(lexicon);
@@ -23,14 +34,28 @@ public static class MarkCommand
         {
             if (finder.Find(cells[0].Trim()).Word is not { } target)
             {
-                session.Complain("", line, $"\"{cells[0]}\" is no word that can be marked; write one word of letters as the target");
+                session.Complain(
+                    "",
+                    line,
+                    $"\"{cells[0]}\" is no word that can be marked; write one word of letters as the target"
+                );
                 continue;
             }
             try
             {
                 var mark = marker.Mark(target, cells[1]);
-                session.Row(json, Columns, cells[0], cells[1], Verdicts(mark), string.Join(' ', mark.Extra.Select(e => e.Letters)),
-                    mark.Ticks.ToString(CultureInfo.InvariantCulture), mark.OutOf.ToString(CultureInfo.InvariantCulture), mark.Whole ? "yes" : "no", Notes(mark));
+                session.Row(
+                    json,
+                    Columns,
+                    cells[0],
+                    cells[1],
+                    Verdicts(mark),
+                    string.Join(' ', mark.Extra.Select(e => e.Letters)),
+                    mark.Ticks.ToString(CultureInfo.InvariantCulture),
+                    mark.OutOf.ToString(CultureInfo.InvariantCulture),
+                    mark.Whole ? "yes" : "no",
+                    Notes(mark)
+                );
             }
             catch (AttemptRefusedException refused)
             {
@@ -40,13 +65,16 @@ public static class MarkCommand
     }
 
     /// <summary>The verdicts as the command writes them, a word for each grapheme.</summary>
-    public static string Verdicts(Mark mark) => string.Join(' ', mark.Graphemes.Select(g => g.Verdict.ToString().ToLowerInvariant()));
+    public static string Verdicts(Mark mark) =>
+        string.Join(' ', mark.Graphemes.Select(g => g.Verdict.ToString().ToLowerInvariant()));
 
     public static string Notes(Mark mark)
     {
         var notes = new List<string>();
-        if (mark.Notes.HasFlag(MarkNotes.Order)) notes.Add("order");
-        if (mark.Notes.HasFlag(MarkNotes.AsSpoken)) notes.Add("spoken");
+        if (mark.Notes.HasFlag(MarkNotes.Order))
+            notes.Add("order");
+        if (mark.Notes.HasFlag(MarkNotes.AsSpoken))
+            notes.Add("spoken");
         return string.Join(' ', notes);
     }
 }

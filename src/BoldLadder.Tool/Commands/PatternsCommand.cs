@@ -4,14 +4,26 @@ using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
-/// <summary>bold patterns: words, a line each → the patterns each needs, its syllables, base, suffix with its sounds, and the two words of a compound.</summary>
+/// <summary>
+/// bold patterns: words, a line each → the patterns each needs, its syllables, base, suffix with its sounds, and the
+/// two words of a compound.
+/// </summary>
 public static class PatternsCommand
 {
-    private static readonly string[] Columns = ["word", "patterns", "syllables", "base", "suffix", "suffix_says", "join", "compound"];
+    private static readonly string[] Columns =
+    [
+        "word",
+        "patterns",
+        "syllables",
+        "base",
+        "suffix",
+        "suffix_says",
+        "join",
+        "compound",
+    ];
 
-    public static void Run(string[] given, Session session)
+    public static void Run(Arguments arguments, Session session)
     {
-        var arguments = new Arguments("patterns", given, ["--json"], ["--accent"]);
         var accent = Session.AccentOf(arguments);
         var json = arguments.Has("--json");
         var finder = new WordFinder(Session.ReadLexicon());
@@ -23,9 +35,18 @@ public static class PatternsCommand
                 session.Row(json, Columns, written, "", "", "", "", "", "", "");
                 continue;
             }
-            session.Row(json, Columns, written, string.Join(' ', word.Patterns.Each().Select(p => p.Id())), string.Join('|', Syllables.Of(word)),
-                word.Suffix?.Base ?? "", word.Suffix?.Suffix.Id() ?? "", word.Suffix is { } suffix ? string.Join('|', accent.Sounds(word)[^suffix.Parts..]) : "",
-                word.Suffix is { Join: not Patterns.None } joined ? joined.Join.Id() : "", string.Join('+', word.Compound));
+            session.Row(
+                json,
+                Columns,
+                written,
+                string.Join(' ', word.Patterns.Each().Select(p => p.Id())),
+                string.Join('|', Syllables.Of(word)),
+                word.Suffix?.Base ?? "",
+                word.Suffix?.Suffix.Id() ?? "",
+                word.Suffix is { } suffix ? string.Join('|', accent.Sounds(word)[^suffix.Parts..]) : "",
+                word.Suffix is { Join: not Patterns.None } joined ? joined.Join.Id() : "",
+                string.Join('+', word.Compound)
+            );
         }
     }
 }

@@ -7,7 +7,10 @@ using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
-/// <summary>bold review: the words that the first rungs of a shipped ladder reach and nobody has read yet, commonest first; without the engine's split.</summary>
+/// <summary>
+/// bold review: the words that the first rungs of a shipped ladder reach and nobody has read yet, commonest first;
+/// without the engine's split.
+/// </summary>
 public static class ReviewCommand
 {
     private const int UsualRungs = 40;
@@ -15,15 +18,24 @@ public static class ReviewCommand
 
     private static readonly string[] Columns = ["word", "zipf"];
 
-    public static void Run(string[] given, Session session)
+    public static void Run(Arguments arguments, Session session)
     {
-        var arguments = new Arguments("review", given, [], ["--rungs"]);
         var rungs = arguments.Count("--rungs") ?? UsualRungs;
-        var ladder = LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json")));
+        var ladder = LadderDocument.Read(
+            File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", "letters-first.json"))
+        );
         var reach = ladder.ReachIn(Leniencies.All, Accent.SouthernBritish);
         session.Header(false, Columns);
-        foreach (var word in Session.ReadLexicon().Words.Where(w => !w.Flags.HasFlag(WordFlags.Reviewed) && w.Suitability != Suitability.Never
-            && (w.IsKnown || w.Zipf >= RarestWorthReading) && reach.RungOf(w) < rungs))
+        foreach (
+            var word in Session
+                .ReadLexicon()
+                .Words.Where(w =>
+                    !w.Flags.HasFlag(WordFlags.Reviewed)
+                    && w.Suitability != Suitability.Never
+                    && (w.IsKnown || w.Zipf >= RarestWorthReading)
+                    && reach.RungOf(w) < rungs
+                )
+        )
         {
             session.Row(false, Columns, word.Spelling, word.Zipf.ToString("0.00", CultureInfo.InvariantCulture));
         }

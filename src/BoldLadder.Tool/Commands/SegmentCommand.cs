@@ -5,14 +5,15 @@ using BoldLadder.Tool.Input;
 
 namespace BoldLadder.Tool.Commands;
 
-/// <summary>bold segment: words, a line each → graphemes, phonemes and how they are known; with --all every reading.</summary>
+/// <summary>
+/// bold segment: words, a line each → graphemes, phonemes and how they are known; with --all every reading.
+/// </summary>
 public static class SegmentCommand
 {
     private static readonly string[] Columns = ["word", "graphemes", "phonemes", "source"];
 
-    public static void Run(string[] given, Session session)
+    public static void Run(Arguments arguments, Session session)
     {
-        var arguments = new Arguments("segment", given, ["--all", "--json"], ["--accent"]);
         var accent = Session.AccentOf(arguments);
         var json = arguments.Has("--json");
         var finder = new WordFinder(Session.ReadLexicon());
@@ -28,11 +29,22 @@ public static class SegmentCommand
             }
             foreach (var reading in found.Readings.Take(arguments.Has("--all") ? found.Readings.Length : 1))
             {
-                session.Row(json, Columns, written, reading.Graphemes, string.Join('|', Sounds(accent, word, reading)), source);
+                session.Row(
+                    json,
+                    Columns,
+                    written,
+                    reading.Graphemes,
+                    string.Join('|', Sounds(accent, word, reading)),
+                    source
+                );
             }
         }
     }
 
     private static string[] Sounds(Accent accent, Word word, Segmentation reading) =>
-        accent.Sounds(reading == word.Segmentation ? word : new Word(word.Spelling, reading, word.Zipf, word.Suitability, word.Flags, null));
+        accent.Sounds(
+            reading == word.Segmentation
+                ? word
+                : new Word(word.Spelling, reading, word.Zipf, word.Suitability, word.Flags, null)
+        );
 }

@@ -1,3 +1,5 @@
+using System.CommandLine;
+using System.CommandLine.Parsing;
 using System.Globalization;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
@@ -8,66 +10,46 @@ namespace BoldLadder.Tool.Input;
 /// <summary>Wrong usage: the message says what to write; the command ends with 2.</summary>
 public sealed class UsageException(string message) : Exception(message);
 
-/// <summary>The options of a command: switches, and options with a value.</summary>
-public sealed class Arguments
+/// <summary>What was given to a command.</summary>
+public sealed class Arguments(string command, ParseResult given)
 {
-    private readonly Dictionary<string, string> values = [];
-    private readonly string command;
+    public bool Has(string name) => given.GetResult(name) is OptionResult { Implicit: false };
 
-    /// <param name="switches">Options without a value.</param>
-    /// <param name="options">Options with one.</param>
-    /// <exception cref="UsageException">There is an option the command does not take, or a value is missing.</exception>
-    public Arguments(string command, string[] given, string[] switches, string[] options)
-    {
-        this.command = command;
-        for (var i = 0; i < given.Length; i++)
-        {
-            if (switches.Contains(given[i]))
-            {
-                values[given[i]] = "";
-            }
-            else if (options.Contains(given[i]))
-            {
-                if (i + 1 == given.Length) throw new UsageException($"bold {command}: {given[i]} needs a value.");
-                values[given[i]] = given[++i];
-            }
-            else
-            {
-                var taken = string.Join(", ", switches.Concat(options).Order(StringComparer.Ordinal));
-                throw new UsageException($"bold {command} does not take \"{given[i]}\". It takes: {taken}.");
-            }
-        }
-    }
-
-    public bool Has(string name) => values.ContainsKey(name);
-
-    public string? Value(string name) => values.GetValueOrDefault(name);
+    public string? Value(string name) => given.GetValue<string>(name);
 
     /// <exception cref="UsageException">The option is missing.</exception>
     public string Required(string name) => Value(name) ?? throw new UsageException($"bold {command} needs {name}.");
 
     /// <exception cref="UsageException">It is no whole number from 1.</exception>
-    public int? Count(string name) => Value(name) is not { } text ? null
+    public int? Count(string name) =>
+        Value(name) is not { } text ? null
         : int.TryParse(text, out var number) && number > 0 ? number
         : throw new UsageException($"bold {command}: {name} takes a whole number from 1, not \"{text}\".");
 
     /// <summary>The number after an option; null when it is not there.</summary>
     /// <exception cref="UsageException">It is no number.</exception>
-    public double? Number(string name) => Value(name) is not { } text ? null
-        : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number) ? number
+    public double? Number(string name) =>
+        Value(name) is not { } text ? null
+        : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
+        && double.IsFinite(number)
+            ? number
         : throw new UsageException($"bold {command}: {name} takes a number, not \"{text}\".");
 
     /// <summary>The seed after --seed; 1 when there is none.</summary>
     /// <exception cref="UsageException">It is no whole number.</exception>
-    public long Seed() => Value("--seed") is not { } text ? 1
+    public long Seed() =>
+        Value("--seed") is not { } text ? 1
         : long.TryParse(text, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var seed) ? seed
         : throw new UsageException($"bold {command}: --seed takes a whole number, not \"{text}\".");
 
-    /// <summary>What the notation after an option stands for in an accent; empty when the option is not there.</summary>
+    /// <summary>
+    /// What the notation after an option stands for in an accent; empty when the option is not there.
+    /// </summary>
     /// <exception cref="UsageException">It is no correspondence; the message names the nearest.</exception>
     public IReadOnlyList<Correspondence> Correspondences(string name, Accent accent)
     {
-        if (Value(name) is not { } notation) return [];
+        if (Value(name) is not { } notation)
+            return [];
         try
         {
             var with = TaughtFile.Parse(notation, accent);

@@ -10,7 +10,10 @@ namespace BoldLadder.Tool.Input;
 /// <summary>The streams of a command, its rows and its complaints.</summary>
 public sealed class Session(Stream input, TextWriter output, TextWriter errors)
 {
-    private static readonly JsonSerializerOptions Json = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Json = new()
+    {
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     public Stream Input => input;
 
@@ -27,20 +30,28 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
         errors.WriteLine($"{file}line {line}: {problem}");
     }
 
-    /// <summary>The lines of the input with their numbers, trimmed; lines that can't be read are complained of, blank ones skipped.</summary>
+    /// <summary>
+    /// The lines of the input with their numbers, trimmed; lines that can't be read are complained of, blank ones
+    /// skipped.
+    /// </summary>
     private IEnumerable<(long Number, string Text)> NumberedLines()
     {
         foreach (var line in InputLines.Read(input))
         {
-            if (line.Text is null) Complain("", line.Number, line.Problem!);
-            else if (line.Text.Trim() is { Length: > 0 } text) yield return (line.Number, text);
+            if (line.Text is null)
+                Complain("", line.Number, line.Problem!);
+            else if (line.Text.Trim() is { Length: > 0 } text)
+                yield return (line.Number, text);
         }
     }
 
     /// <summary>The lines of the input, whatever is in them.</summary>
     public IEnumerable<string> Lines() => NumberedLines().Select(l => l.Text);
 
-    /// <summary>The correspondences of the input, in reference or accent notation; lines that are none are complained of with the nearest.</summary>
+    /// <summary>
+    /// The correspondences of the input, in reference or accent notation; lines that are none are complained of with
+    /// the nearest.
+    /// </summary>
     public IEnumerable<Correspondence> Correspondences(Accent accent)
     {
         foreach (var (number, notation) in NumberedLines())
@@ -54,7 +65,8 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
             {
                 Complain("", number, problem.Message);
             }
-            foreach (var one in found) yield return one;
+            foreach (var one in found)
+                yield return one;
         }
     }
 
@@ -63,9 +75,20 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
     {
         foreach (var (number, word) in NumberedLines())
         {
-            if (word.Length > 100 || !word.All(c => char.IsLetter(c) || char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark || c is '\'' or '’' or 'ʼ' or '-'))
+            if (
+                word.Length > 100
+                || !word.All(c =>
+                    char.IsLetter(c)
+                    || char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark
+                    || c is '\'' or '’' or 'ʼ' or '-'
+                )
+            )
             {
-                Complain("", number, $"\"{(word.Length > 40 ? word[..40] + "…" : word)}\" is not one word; write one word a line");
+                Complain(
+                    "",
+                    number,
+                    $"\"{(word.Length > 40 ? word[..40] + "…" : word)}\" is not one word; write one word a line"
+                );
                 continue;
             }
             yield return word;
@@ -83,7 +106,9 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
         output.WriteLine(JsonSerializer.Serialize(columns.Zip(cells).ToDictionary(c => c.First, c => c.Second), Json));
     }
 
-    /// <summary>A tab-separated row whose first cell need not be made a string: for the millions of rows of a text.</summary>
+    /// <summary>
+    /// A tab-separated row whose first cell need not be made a string: for the millions of rows of a text.
+    /// </summary>
     public void Row(ReadOnlySpan<char> first, string second, string third)
     {
         output.Write(first);
@@ -95,7 +120,8 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
 
     public void Header(bool json, string[] columns)
     {
-        if (!json) output.WriteLine(string.Join('\t', columns));
+        if (!json)
+            output.WriteLine(string.Join('\t', columns));
     }
 
     /// <summary>The accent the command was asked for.</summary>
@@ -117,12 +143,19 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
     public Taught TaughtOf(Arguments arguments)
     {
         var path = arguments.Required("--taught");
-        var read = TaughtFile.Read(FileLines(path), arguments.Has("--lenient") ? Leniencies.All : Leniencies.None, AccentOf(arguments));
-        foreach (var problem in read.Problems) Complain($"{path}, ", problem.Line, problem.Message);
+        var read = TaughtFile.Read(
+            FileLines(path),
+            arguments.Has("--lenient") ? Leniencies.All : Leniencies.None,
+            AccentOf(arguments)
+        );
+        foreach (var problem in read.Problems)
+            Complain($"{path}, ", problem.Line, problem.Message);
         return read.Taught;
     }
 
-    /// <summary>The lines of a file; one that can't be read is complained of and given as blank, so that numbers stay.</summary>
+    /// <summary>
+    /// The lines of a file; one that can't be read is complained of and given as blank, so that numbers stay.
+    /// </summary>
     /// <exception cref="UsageException">The file can't be opened.</exception>
     public IEnumerable<string> FileLines(string path)
     {
@@ -139,7 +172,8 @@ public sealed class Session(Stream input, TextWriter output, TextWriter errors)
         {
             foreach (var line in InputLines.Read(stream))
             {
-                if (line.Text is null) Complain($"{path}, ", line.Number, line.Problem!);
+                if (line.Text is null)
+                    Complain($"{path}, ", line.Number, line.Problem!);
                 yield return line.Text ?? "";
             }
         }

@@ -1,6 +1,8 @@
 namespace BoldLadder.Tool.Input;
 
-/// <summary>Reads a tab-separated table from standard input, header first; rows that can't be used are complained of.</summary>
+/// <summary>
+/// Reads a tab-separated table from standard input, header first; rows that can't be used are complained of.
+/// </summary>
 public static class TableInput
 {
     /// <summary>The rows' cells in the order of <paramref name="columns"/>, with the line each stands in.</summary>
@@ -15,16 +17,26 @@ public static class TableInput
                 session.Complain("", line.Number, line.Problem!);
                 continue;
             }
-            if (line.Text.Trim().Length == 0) continue;
+            if (line.Text.Trim().Length == 0)
+                continue;
             var cells = line.Text.Split('\t');
             if (places is null)
             {
                 places = [.. columns.Select(c => Array.FindIndex(cells, h => h.Trim() == c))];
-                if (places.Contains(-1)) throw new UsageException($"The first line of the input must be a header with the columns {string.Join(" and ", columns)}, separated by a tab.");
+                if (places.Contains(-1))
+                    throw new UsageException(
+                        $"The first line of the input must be a header with the columns {string.Join(" and ", columns)}, separated by a tab."
+                    );
                 continue;
             }
-            if (cells.Length <= places.Max()) session.Complain("", line.Number, $"it has {cells.Length} columns; write {string.Join(" and ", columns)} with a tab between");
-            else yield return (line.Number, [.. places.Select(p => cells[p])]);
+            if (cells.Length <= places.Max())
+                session.Complain(
+                    "",
+                    line.Number,
+                    $"it has {cells.Length} columns; write {string.Join(" and ", columns)} with a tab between"
+                );
+            else
+                yield return (line.Number, [.. places.Select(p => cells[p])]);
         }
     }
 }

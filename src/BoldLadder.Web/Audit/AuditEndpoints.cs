@@ -1,4 +1,5 @@
 using BoldLadder.School.Audit;
+using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 
 namespace BoldLadder.Web.Audit;
@@ -7,5 +8,9 @@ namespace BoldLadder.Web.Audit;
 public static class AuditEndpoints
 {
     public static void MapAudit(this IEndpointRouteBuilder school) =>
-        school.MapGet("/audit", (AuditDesk desk, DateTime? before = null) => desk.Show(before).Http()).WithName("getAudit");
+        school
+            .MapGet("/audit", (AuditDesk desk, DateTime? before = null) => desk.Show(before).Http())
+            .WithName("getAudit")
+            // Who signed in is no row of the school.
+            .WithMetadata(AskedEachTime.It);
 }

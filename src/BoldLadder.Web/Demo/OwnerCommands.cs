@@ -6,17 +6,20 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.Web.Demo;
 
 /// <summary>
-/// What runs as the owner of the tables, before the app serves: <c>migrate</c>, and <c>load-demo FILE</c>, which migrates, loads the demo school
-/// once and writes its accounts, made for this install, to the file.
+/// What runs as the owner of the tables, before the app serves: <c>migrate</c>, and <c>load-demo FILE</c>, which
+/// migrates, loads the demo school once and writes its accounts, made for this install, to the file.
 /// </summary>
 public static class OwnerCommands
 {
     public static async Task<int> Run(string[] args)
     {
         var builder = Host.CreateApplicationBuilder();
-        builder.Logging.SetMinimumLevel(LogLevel.Warning).AddFilter("Microsoft.EntityFrameworkCore.Database.Command", LogLevel.None);
-        builder.Services.AddDbContext<BoldContext>(options => options
-            .UseNpgsql(builder.Configuration.GetConnectionString("Owner")).UseSnakeCaseNamingConvention());
+        builder
+            .Logging.SetMinimumLevel(LogLevel.Warning)
+            .AddFilter("Microsoft.EntityFrameworkCore.Database.Command", LogLevel.None);
+        builder.Services.AddDbContext<BoldContext>(options =>
+            options.UseNpgsql(builder.Configuration.GetConnectionString("Owner")).UseSnakeCaseNamingConvention()
+        );
         builder.Services.AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>();
         builder.Services.Configure<PasswordHasherOptions>(options => options.IterationCount = Security.PasswordRounds);
         builder.Services.AddSchools(builder.Configuration);
@@ -25,11 +28,14 @@ public static class OwnerCommands
         using var scope = host.Services.CreateScope();
         if (args is not (["migrate"] or ["load-demo", _]))
         {
-            await Console.Error.WriteLineAsync("Usage: BoldLadder.Web migrate | BoldLadder.Web load-demo ACCOUNTS-FILE");
+            await Console.Error.WriteLineAsync(
+                "Usage: BoldLadder.Web migrate | BoldLadder.Web load-demo ACCOUNTS-FILE"
+            );
             return 2;
         }
         await scope.ServiceProvider.GetRequiredService<BoldContext>().Database.MigrateAsync();
-        if (args is ["load-demo", var file]) await scope.ServiceProvider.GetRequiredService<DemoSchool>().Load(file);
+        if (args is ["load-demo", var file])
+            await scope.ServiceProvider.GetRequiredService<DemoSchool>().Load(file);
         return 0;
     }
 }

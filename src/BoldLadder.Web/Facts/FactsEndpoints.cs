@@ -1,4 +1,4 @@
-using System.Text.Json;
+using BoldLadder.Core;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
@@ -14,9 +14,21 @@ namespace BoldLadder.Web.Facts;
 /// <summary>A kind of activity as screens need to know it.</summary>
 /// <param name="Parts">The parts it may stand in, its own first.</param>
 public sealed record ActivityView(
-    ActivityKind Kind, PartKind Part, IReadOnlyList<PartKind> Parts, ResponseMode Response, int Seconds, TypedText Takes, bool Fixed, bool Whole, bool Told, bool Once);
+    ActivityKind Kind,
+    PartKind Part,
+    IReadOnlyList<PartKind> Parts,
+    ResponseMode Response,
+    int Seconds,
+    TypedText Takes,
+    bool Fixed,
+    bool Whole,
+    bool Told,
+    bool Once
+);
 
-/// <summary>What the core knows and every screen asks it for: the same for all schools, until the app is updated.</summary>
+/// <summary>
+/// What the core knows and every screen asks it for: the same for all schools, until the app is updated.
+/// </summary>
 /// <param name="Activities">In the order of the parts.</param>
 /// <param name="ChangeOver">Seconds between two activities.</param>
 /// <param name="Lengths">The lengths of lessons with templates of their own, in minutes.</param>
@@ -32,22 +44,45 @@ public sealed record FactsView(
     IReadOnlyList<string> Leniencies,
     IReadOnlyList<string> AccentSwitches,
     IReadOnlyList<string> Ladders,
-    int LongBreak);
+    int LongBreak
+);
 
 /// <summary>The core's tables for the front end, so that no screen keeps a copy.</summary>
 public static class FactsEndpoints
 {
-    public static void MapFacts(this IEndpointRouteBuilder api) => api.MapGet("/facts", () => TypedResults.Ok(View())).AllowAnonymous().WithName("getFacts");
+    public static void MapFacts(this IEndpointRouteBuilder api) =>
+        api.MapGet("/facts", () => TypedResults.Ok(View())).AllowAnonymous().WithName("getFacts");
 
-    private static FactsView View() => new(
-        [.. ActivityFacts.All.Select(f => new ActivityView(f.Kind, f.Part, [.. Enum.GetValues<PartKind>().Where(f.MayStandIn).OrderByDescending(p => p == f.Part)], f.Response, f.Seconds, f.Takes, f.Fixed, f.Whole, f.Told, f.Once))],
-        ItemFacts.All,
-        Pace.ChangeOver,
-        Pace.Lengths,
-        Enum.GetValues<LessonDay>(),
-        [.. WordQuery.Asked.Each().Select(p => p.Id())],
-        Leniencies.All.Ids(),
-        [.. Enum.GetValues<AccentSwitches>().Where(s => s != Core.Accents.AccentSwitches.None).Select(s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.ToString()))],
-        Ladder.Shipped,
-        SchoolCalendar.LongBreak);
+    private static FactsView View() =>
+        new(
+            Activities:
+            [
+                .. ActivityFacts.All.Select(f => new ActivityView(
+                    Kind: f.Kind,
+                    Part: f.Part,
+                    Parts: [.. Enum.GetValues<PartKind>().Where(f.MayStandIn).OrderByDescending(p => p == f.Part)],
+                    Response: f.Response,
+                    Seconds: f.Seconds,
+                    Takes: f.Takes,
+                    Fixed: f.Fixed,
+                    Whole: f.Whole,
+                    Told: f.Told,
+                    Once: f.Once
+                )),
+            ],
+            Items: ItemFacts.All,
+            ChangeOver: Pace.ChangeOver,
+            Lengths: Pace.Lengths,
+            Days: Enum.GetValues<LessonDay>(),
+            Patterns: [.. WordQuery.Asked.Each().Select(p => p.Id())],
+            Leniencies: Leniencies.All.Ids(),
+            AccentSwitches:
+            [
+                .. Enum.GetValues<AccentSwitches>()
+                    .Where(s => s != Core.Accents.AccentSwitches.None)
+                    .Select(s => s.Code()),
+            ],
+            Ladders: Ladder.Shipped,
+            LongBreak: SchoolCalendar.LongBreak
+        );
 }

@@ -9,6 +9,10 @@ public static class GroupEndpoints
     public static void MapGroups(this IEndpointRouteBuilder school)
     {
         school.MapGet("/groups", (GroupDesk desk) => desk.List().Http()).WithName("listGroups");
-        school.MapGet("/groups/{groupId:guid}/mats/{date}", (Guid groupId, DateOnly date, MatDesk desk) => desk.Show(groupId, date).Http()).WithName("getMat");
+        school
+            .MapGet("/groups/{groupId:guid}/mats/{date}", (Guid groupId, DateOnly date, MatDesk desk) =>
+                desk.Show(groupId, date).Http()
+            )
+            .WithName("getMat");
     }
 }

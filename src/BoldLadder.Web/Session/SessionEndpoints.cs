@@ -15,7 +15,15 @@ public sealed record SignInRequest(string Email, string Password);
 /// <summary>Who is signed in, and where.</summary>
 public sealed record SessionView(string Name, IReadOnlyList<SessionSchool> Schools);
 
-public sealed record SessionSchool(Guid Id, string Name, Role Role, DateOnly Today, string Accent, string Language, string PaperSize);
+public sealed record SessionSchool(
+    Guid Id,
+    string Name,
+    Role Role,
+    DateOnly Today,
+    string Accent,
+    string Language,
+    string PaperSize
+);
 
 public sealed record AntiforgeryView(string Token);
 
@@ -27,11 +35,20 @@ public static class SessionEndpoints
     public static void MapSession(this IEndpointRouteBuilder api)
     {
         api.MapGet("/antiforgery", (IAntiforgery antiforgery, HttpContext context) =>
-            TypedResults.Ok(new AntiforgeryView(antiforgery.GetAndStoreTokens(context).RequestToken!))).AllowAnonymous().WithName("getAntiforgery");
+                TypedResults.Ok(new AntiforgeryView(antiforgery.GetAndStoreTokens(context).RequestToken!))
+            )
+            .AllowAnonymous()
+            .WithName("getAntiforgery");
         api.MapGet("/session", Show).AllowAnonymous().WithName("getSession");
         api.MapPost("/session", SignIn).AllowAnonymous().RequireRateLimiting(Limits.SignIn).WithName("signIn");
-        api.MapDelete("/session", (ClaimsPrincipal who, Sessions sessions, SignInManager<User> cookie) => SignOut(sessions.End(who), cookie)).WithName("signOut");
-        api.MapDelete("/sessions", (ClaimsPrincipal who, Sessions sessions, SignInManager<User> cookie) => SignOut(sessions.EndAll(who), cookie)).WithName("signOutEverywhere");
+        api.MapDelete("/session", (ClaimsPrincipal who, Sessions sessions, SignInManager<User> cookie) =>
+                SignOut(sessions.End(who), cookie)
+            )
+            .WithName("signOut");
+        api.MapDelete("/sessions", (ClaimsPrincipal who, Sessions sessions, SignInManager<User> cookie) =>
+                SignOut(sessions.EndAll(who), cookie)
+            )
+            .WithName("signOutEverywhere");
     }
 
     private static async Task<NoContent> SignOut(Task ended, SignInManager<User> cookie)
@@ -43,36 +60,80 @@ public static class SessionEndpoints
 
     /// <summary>One answer for a wrong password, an account there is not and one that is locked.</summary>
     private static async Task<Results<Ok<SessionView>, ProblemHttpResult>> SignIn(
-        SignInRequest request, SignIn door, Sessions sessions, SignInManager<User> cookie, BoldContext store, Clock clock, HttpContext context)
+        SignInRequest request,
+        SignIn door,
+        Sessions sessions,
+        SignInManager<User> cookie,
+        BoldContext store,
+        Clock clock,
+        HttpContext context
+    )
     {
-        if (string.IsNullOrWhiteSpace(request.Email) || string.IsNullOrEmpty(request.Password) || request.Email.Length > Longest || request.Password.Length > Longest)
+        if (
+            string.IsNullOrWhiteSpace(request.Email)
+            || string.IsNullOrEmpty(request.Password)
+            || request.Email.Length > Longest
+            || request.Password.Length > Longest
+        )
         {
             return Problem.Of(StatusCodes.Status400BadRequest, "sign-in-incomplete");
         }
-        var (user, wait) = await door.Try(request.Email, request.Password, context.Connection.RemoteIpAddress?.ToString() ?? "");
+        var (user, wait) = await door.Try(
+            request.Email,
+            request.Password,
+            context.Connection.RemoteIpAddress?.ToString() ?? ""
+        );
         if (wait is { } time)
         {
-            context.Response.Headers.RetryAfter = Math.Ceiling(time.TotalSeconds).ToString(CultureInfo.InvariantCulture);
+            context.Response.Headers.RetryAfter = Math.Ceiling(time.TotalSeconds)
+                .ToString(CultureInfo.InvariantCulture);
             return Problem.Of(StatusCodes.Status429TooManyRequests);
         }
-        if (user is null) return Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed");
+        if (user is null)
+            return Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed");
         await cookie.SignInWithClaimsAsync(user, isPersistent: false, [await sessions.Begin(user)]);
         return TypedResults.Ok(await View(user.Id, store, clock));
     }
 
     /// <summary>No content when nobody is signed in: asking is no error.</summary>
-    private static async Task<Results<Ok<SessionView>, NoContent>> Show(ClaimsPrincipal user, BoldContext store, Clock clock) =>
-        user.Identity?.IsAuthenticated == true ? TypedResults.Ok(await View(user.Id(), store, clock)) : TypedResults.NoContent();
+    private static async Task<Results<Ok<SessionView>, NoContent>> Show(
+        ClaimsPrincipal user,
+        BoldContext store,
+        Clock clock
+    ) =>
+        user.Identity?.IsAuthenticated == true
+            ? TypedResults.Ok(await View(user.Id(), store, clock))
+            : TypedResults.NoContent();
 
     private static async Task<SessionView> View(Guid userId, BoldContext store, Clock clock)
     {
         await using var transaction = await store.Database.BeginTransactionAsync();
         store.EnterSchool(userId, Guid.Empty);
         var name = await store.Users.Where(u => u.Id == userId).Select(u => u.DisplayName).SingleAsync();
-        var schools = await store.Memberships.IgnoreQueryFilters().Where(m => m.UserId == userId)
-            .Join(store.Schools.IgnoreQueryFilters(), m => m.SchoolId, s => s.SchoolId, (m, s) => new { m.Role, School = s })
-            .OrderBy(x => x.School.Name).ToListAsync();
-        return new SessionView(name, [.. schools.Select(x => new SessionSchool(
-            x.School.SchoolId, x.School.Name, x.Role, clock.Today(x.School), x.School.Accent, x.School.Language, x.School.PaperSize))]);
+        var schools = await store
+            .Memberships.IgnoreQueryFilters()
+            .Where(m => m.UserId == userId)
+            .Join(
+                store.Schools.IgnoreQueryFilters(),
+                m => m.SchoolId,
+                s => s.SchoolId,
+                (m, s) => new { m.Role, School = s }
+            )
+            .OrderBy(x => x.School.Name)
+            .ToListAsync();
+        return new SessionView(
+            name,
+            [
+                .. schools.Select(x => new SessionSchool(
+                    Id: x.School.SchoolId,
+                    Name: x.School.Name,
+                    Role: x.Role,
+                    Today: clock.Today(x.School),
+                    Accent: x.School.Accent,
+                    Language: x.School.Language,
+                    PaperSize: x.School.PaperSize
+                )),
+            ]
+        );
     }
 }

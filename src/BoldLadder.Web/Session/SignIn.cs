@@ -13,10 +13,17 @@ namespace BoldLadder.Web.Session;
 public readonly record struct SignInOutcome(User? User, TimeSpan? Wait);
 
 /// <summary>
-/// Tries to sign in. Whether there is such an account can be told neither from the answer nor from how long it takes. After ten wrong tries
-/// from one place the next ones wait, longer each time; from elsewhere the person still gets in, so that nobody can be locked out.
+/// Tries to sign in. Whether there is such an account can be told neither from the answer nor from how long it takes.
+/// After ten wrong tries from one place the next ones wait, longer each time; from elsewhere the person still gets in,
+/// so that nobody can be locked out.
 /// </summary>
-public sealed class SignIn(UserManager<User> users, IPasswordHasher<User> hasher, BoldContext store, Sessions sessions, Clock clock)
+public sealed class SignIn(
+    UserManager<User> users,
+    IPasswordHasher<User> hasher,
+    BoldContext store,
+    Sessions sessions,
+    Clock clock
+)
 {
     private const int FreeTries = 10;
     private const int FreeTriesFromAnywhere = 200;
@@ -31,7 +38,8 @@ public sealed class SignIn(UserManager<User> users, IPasswordHasher<User> hasher
     {
         var name = users.NormalizeEmail(email)!;
         var (here, anywhere) = (Key(name, address), Key(name, ""));
-        var wait = await Begin(here, FreeTries, LongestWait) ?? await Begin(anywhere, FreeTriesFromAnywhere, LongestWaitFromAnywhere);
+        var wait = await Begin(here, FreeTries, LongestWait)
+            ?? await Begin(anywhere, FreeTriesFromAnywhere, LongestWaitFromAnywhere);
         var user = await users.FindByEmailAsync(email);
         if (wait is not null)
         {
@@ -50,23 +58,31 @@ public sealed class SignIn(UserManager<User> users, IPasswordHasher<User> hasher
     }
 
     /// <summary>
-    /// Counts a try before it is looked at, in one statement, so that tries at the same moment can't be more than are free; a right password forgets them.
+    /// Counts a try before it is looked at, in one statement, so that tries at the same moment can't be more than are
+    /// free; a right password forgets them.
     /// Null when it may be looked at, else how long to wait.
     /// </summary>
     private async Task<TimeSpan?> Begin(byte[] key, int free, TimeSpan longest)
     {
         var (first, most, forgotten) = (FirstWait.TotalSeconds, longest.TotalSeconds, Forgotten.TotalSeconds);
         // By the database's own clock, read under the row's lock: tries at the same moment see each other in order.
-        var counted = await store.Database.ExecuteSqlAsync($"""
+        var counted = await store.Database.ExecuteSqlAsync(
+            $"""
             insert into sign_in_tries as t (key, failed, waits_until) values ({key}, 1, clock_timestamp())
             on conflict (key) do update set
                 failed = case when t.waits_until < clock_timestamp() - make_interval(secs => {forgotten}) then 1 else t.failed + 1 end,
                 waits_until = clock_timestamp() + case when t.waits_until < clock_timestamp() - make_interval(secs => {forgotten}) or t.failed + 1 < {free} then interval '0'
                     else make_interval(secs => least({most}, {first} * power(2, least(t.failed + 1 - {free}, 20)))) end
             where t.waits_until <= clock_timestamp()
-            """);
-        if (counted > 0) return null;
-        var until = await store.SignInTries.Where(t => t.Key == key).Select(t => (DateTime?)t.WaitsUntil).SingleOrDefaultAsync() ?? clock.UtcNow;
+            """
+        );
+        if (counted > 0)
+            return null;
+        var until = await store
+            .SignInTries.Where(t => t.Key == key)
+            .Select(t => (DateTime?)t.WaitsUntil)
+            .SingleOrDefaultAsync()
+            ?? clock.UtcNow;
         return until - clock.UtcNow is var wait && wait > TimeSpan.FromSeconds(1) ? wait : TimeSpan.FromSeconds(1);
     }
 
@@ -84,5 +100,6 @@ public sealed class SignIn(UserManager<User> users, IPasswordHasher<User> hasher
         return store.SaveChangesAsync();
     }
 
-    private static byte[] Key(string name, string address) => SHA256.HashData(Encoding.UTF8.GetBytes($"{name}\n{address}"));
+    private static byte[] Key(string name, string address) =>
+        SHA256.HashData(Encoding.UTF8.GetBytes($"{name}\n{address}"));
 }

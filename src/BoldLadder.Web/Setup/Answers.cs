@@ -6,7 +6,8 @@ namespace BoldLadder.Web.Setup;
 /// <summary>Answers of use cases as answers of the API.</summary>
 public static class Answers
 {
-    public static async Task<Results<Ok<T>, ProblemHttpResult>> Http<T>(this Task<Answer<T>> asked) => Http(await asked);
+    public static async Task<Results<Ok<T>, ProblemHttpResult>> Http<T>(this Task<Answer<T>> asked) =>
+        Http(await asked);
 
     public static Results<Ok<T>, ProblemHttpResult> Http<T>(this Answer<T> answer) =>
         answer.Refusal is { } refusal ? Problem.Of(refusal) : TypedResults.Ok(answer.Value);

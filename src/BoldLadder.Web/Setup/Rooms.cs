@@ -3,6 +3,7 @@ using BoldLadder.School;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
+using BoldLadder.Web.Schools;
 
 namespace BoldLadder.Web.Setup;
 
@@ -14,9 +15,13 @@ public static class Rooms
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton(time => new Clock(
             time.GetRequiredService<TimeProvider>(),
-            configuration["Today"] is { Length: > 0 } day ? DateOnly.ParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture) : null));
+            configuration["Today"] is { Length: > 0 } day
+                ? DateOnly.ParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture)
+                : null
+        ));
         services.AddSingleton(_ => new WordData(configuration["DataFolder"]));
         services.AddSingleton(_ => new WorkCache(configuration.GetValue("CacheMegabytes", WorkCache.UsualMegabytes)));
+        services.AddSingleton<KeptAnswers>();
         services.AddUseCases();
     }
 }

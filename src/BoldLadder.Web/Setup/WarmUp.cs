@@ -8,7 +8,8 @@ using BoldLadder.School.Words;
 namespace BoldLadder.Web.Setup;
 
 /// <summary>
-/// Looks at the first ladder and plans a few lessons for nobody right after the start, so that what is made once for a lexicon stands ready, and the first teacher of the day does not wait for it.
+/// Looks at the first ladder and plans a few lessons for nobody right after the start, so that what is made once for a
+/// lexicon stands ready, and the first teacher of the day does not wait for it.
 /// </summary>
 public static class WarmUp
 {
@@ -19,9 +20,17 @@ public static class WarmUp
         study.Warm(words.LettersFirst, new WayOfReading(Accent.SouthernBritish, Leniencies.All));
         foreach (var rung in Rungs)
         {
-            var series = new LessonSeries(words.LettersFirst, words.Materials, Leniencies.All, Accent.SouthernBritish, Pace.Lengths[^1], rung);
+            var series = new LessonSeries(
+                words.LettersFirst,
+                words.Materials,
+                Leniencies.All,
+                Accent.SouthernBritish,
+                Pace.Lengths[^1],
+                rung
+            );
             series.Skip(rung);
-            for (var i = 0; i < 3 && series.HasNext; i++) series.PlanNext();
+            for (var i = 0; i < 3 && series.HasNext; i++)
+                series.PlanNext();
         }
     }
 }

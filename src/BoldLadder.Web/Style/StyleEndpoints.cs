@@ -10,9 +10,27 @@ public static class StyleEndpoints
     public static void MapStyle(this IEndpointRouteBuilder school)
     {
         school.MapGet("/style", (StyleDesk desk) => TypedResults.Ok(desk.View())).WithName("getStyle");
-        school.MapGet("/style/sample", (string accent, string? switches, StyleDesk desk) => desk.TrySample(accent, switches).Http()).WithName("getStyleSample");
-        school.MapPost("/style", (StyleRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, StyleDesk desk) => desk.Save(request, ifMatch).Http()).WithName("saveStyle");
-        school.MapGet("/notes", async (StyleDesk desk) => TypedResults.Ok(new NotesView(await desk.Notes(), StyleDesk.NoStamp))).WithName("getNotes");
-        school.MapPost("/notes", (Note note, [FromHeader(Name = "If-Match")] string? ifMatch, StyleDesk desk) => desk.SaveNote(note, ifMatch).Http()).WithName("saveNote");
+        school
+            .MapGet("/style/sample", (string accent, string? switches, StyleDesk desk) =>
+                desk.TrySample(accent, switches).Http()
+            )
+            .WithName("getStyleSample");
+        school
+            .MapPost(
+                "/style",
+                (StyleRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, StyleDesk desk) =>
+                    desk.Save(request, ifMatch).Http()
+            )
+            .WithName("saveStyle");
+        school
+            .MapGet("/notes", async (StyleDesk desk) =>
+                TypedResults.Ok(new NotesView(await desk.Notes(), StyleDesk.NoStamp))
+            )
+            .WithName("getNotes");
+        school
+            .MapPost("/notes", (Note note, [FromHeader(Name = "If-Match")] string? ifMatch, StyleDesk desk) =>
+                desk.SaveNote(note, ifMatch).Http()
+            )
+            .WithName("saveNote");
     }
 }

@@ -11,8 +11,24 @@ public static class TemplateEndpoints
     public static void MapTemplates(this IEndpointRouteBuilder school)
     {
         school.MapGet("/templates", (TemplateDesk desk) => desk.View().Http()).WithName("getTemplates");
-        school.MapPut("/templates", (TemplateRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, TemplateDesk desk) => desk.Save(request, ifMatch).Http()).WithName("saveTemplate");
-        school.MapDelete("/templates/{day}/{minutes:int}", (string day, int minutes, [FromHeader(Name = "If-Match")] string? ifMatch, TemplateDesk desk, int? weekday = null) =>
-            desk.Remove(Kebab.Parse<LessonDay>(day), minutes, ifMatch, weekday).Http()).WithName("removeTemplate");
+        school
+            .MapPut(
+                "/templates",
+                (TemplateRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, TemplateDesk desk) =>
+                    desk.Save(request, ifMatch).Http()
+            )
+            .WithName("saveTemplate");
+        school
+            .MapDelete(
+                "/templates/{day}/{minutes:int}",
+                (
+                    string day,
+                    int minutes,
+                    [FromHeader(Name = "If-Match")] string? ifMatch,
+                    TemplateDesk desk,
+                    int? weekday = null
+                ) => desk.Remove(Kebab.Parse<LessonDay>(day), minutes, ifMatch, weekday).Http()
+            )
+            .WithName("removeTemplate");
     }
 }

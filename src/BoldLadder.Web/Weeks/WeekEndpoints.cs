@@ -8,8 +8,15 @@ public static class WeekEndpoints
 {
     public static void MapWeeks(this IEndpointRouteBuilder school)
     {
-        school.MapGet("/weeks/{date}", (DateOnly date, WeekDesk desk, int weeks = 1) => desk.Show(date, weeks).Http()).WithName("getWeek");
+        school
+            .MapGet("/weeks/{date}", (DateOnly date, WeekDesk desk, int weeks = 1) => desk.Show(date, weeks).Http())
+            .WithName("getWeek");
         school.MapGet("/weeks", (WeekDesk desk, int weeks = 1) => desk.Next(weeks).Http()).WithName("getNextWeek");
-        school.MapGet("/groups/{groupId:guid}/gathering/{date}", (Guid groupId, DateOnly date, WeekDesk desk, int days = 1) => desk.Gather(groupId, date, days).Http()).WithName("getGathering");
+        school
+            .MapGet(
+                "/groups/{groupId:guid}/gathering/{date}",
+                (Guid groupId, DateOnly date, WeekDesk desk, int days = 1) => desk.Gather(groupId, date, days).Http()
+            )
+            .WithName("getGathering");
     }
 }

@@ -19,7 +19,9 @@ const client = createClient<paths>({ baseUrl: '/', credentials: 'same-origin' })
 
 let token: string | null = null;
 
-/** The antiforgery token belongs to who is signed in: forgotten at sign-in and sign-out, fetched again when next needed. */
+/**
+ * The antiforgery token belongs to who is signed in: forgotten at sign-in and sign-out, fetched again when next needed.
+ */
 export function forgetToken() {
   token = null;
 }
@@ -51,7 +53,12 @@ export async function answered<T>(request: Promise<Answer<T>>): Promise<T> {
   }
   if (answer.response.ok) return answer.data as T;
   const problem = (answer.error ?? {}) as Schemas['ProblemDetails'] & Record<string, unknown>;
-  throw new ApiProblem((problem.type ?? '').replace('bold:', '') || 'went-wrong', answer.response.status, problem.detail ?? '', problem);
+  throw new ApiProblem(
+    (problem.type ?? '').replace('bold:', '') || 'went-wrong',
+    answer.response.status,
+    problem.detail ?? '',
+    problem,
+  );
 }
 
 export { client };

@@ -19,7 +19,12 @@ export function makeQueries(): QueryClient {
     queryCache: new QueryCache({ onError: noticed }),
     mutationCache: new MutationCache({ onError: noticed }),
     defaultOptions: {
-      queries: { retry: (times, problem) => isBusy(problem) && times < TRIES, retryDelay: (times) => 1000 * (times + 1), refetchOnWindowFocus: false, networkMode: 'always' },
+      queries: {
+        retry: (times, problem) => isBusy(problem) && times < TRIES,
+        retryDelay: (times) => 1000 * (times + 1),
+        refetchOnWindowFocus: false,
+        networkMode: 'always',
+      },
       mutations: { networkMode: 'always' },
     },
   });

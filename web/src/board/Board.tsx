@@ -9,7 +9,15 @@ import { BoardSlide } from './BoardSlide';
 import { canReveal, picturesOf, shuffled, slidesOf } from './slides';
 
 /** The board of any lesson: a group's, or the one a cover adult was given. */
-export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['lesson']; groupName: string; onLeave: () => void }) {
+export function Board({
+  lesson,
+  groupName,
+  onLeave,
+}: {
+  lesson: LessonView['lesson'];
+  groupName: string;
+  onLeave: () => void;
+}) {
   const facts = useFacts();
   const [slides, setSlides] = useState(() => slidesOf(lesson, facts));
   const [at, setAt] = useState(0);
@@ -17,7 +25,8 @@ export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['less
   const [blank, setBlank] = useState(false);
   usePageTitle(text('board.title', { group: groupName }));
   useEffect(() => {
-    // The faces and the pictures are asked for before the first word needs them, so that a lost server changes nothing on the board.
+    // The faces and the pictures are asked for before the first word needs them, so that a lost server changes nothing
+    // on the board.
     void Promise.all([document.fonts.load('96px Andika', 'aɪ'), document.fonts.load('700 96px Andika', 'a')]);
     for (const name of picturesOf(lesson)) new Image().src = pictureOf(name);
     document.documentElement.requestFullscreen?.().catch(() => undefined);
@@ -51,15 +60,26 @@ export function Board({ lesson, groupName, onLeave }: { lesson: LessonView['less
   ]);
 
   return (
-    <main className={`board${blank ? ' board-blank' : ''}`}>
+    <main className={`board position-fixed${blank ? ' board-blank' : ''}`}>
       <h1 className="visually-hidden">{text('board.title', { group: groupName })}</h1>
-      <button type="button" className="board-stage" onClick={on} aria-label={text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}>
-        {blank ? null : slide ? <BoardSlide slide={slide} revealed={revealed} /> : <span className="board-end">{text('board.end')}</span>}
+      <button
+        type="button"
+        className="board-stage position-absolute w-100 border-0 bg-transparent text-reset d-flex align-items-center justify-content-center text-center"
+        onClick={on}
+        aria-label={text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}
+      >
+        {blank ? null : slide ? (
+          <BoardSlide slide={slide} revealed={revealed} />
+        ) : (
+          <span className="board-end">{text('board.end')}</span>
+        )}
       </button>
       <div className="visually-hidden" aria-live="polite">
         {text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}
       </div>
-      {at === 0 && !blank && <p className="board-keys">{text('board.keys')}</p>}
+      {at === 0 && !blank && (
+        <p className="board-keys position-absolute w-100 m-0 text-center pe-none">{text('board.keys')}</p>
+      )}
     </main>
   );
 }

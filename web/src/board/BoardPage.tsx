@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
-import { useLesson } from '../lesson/lesson';
+import { lessonQuery } from '../lesson/queries';
+import { useSchool } from '../session/session';
 import { type LessonView } from '../lesson/kinds';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
@@ -8,7 +10,8 @@ import { Board } from './Board';
 /** The big screen: one thing at a time, no chrome. Needs no request once the lesson is there. */
 export function BoardPage() {
   const { groupId = '', date = '' } = useParams();
-  const lesson = useLesson(groupId, date);
+  const { school } = useSchool();
+  const lesson = useQuery(lessonQuery(school.id, groupId, date));
   if (lesson.isPending) return <Loading />;
   if (lesson.error && !lesson.data) return <ErrorNote problem={lesson.error} retry={() => void lesson.refetch()} />;
   return <OpenBoard view={lesson.data} />;
@@ -16,5 +19,11 @@ export function BoardPage() {
 
 function OpenBoard({ view }: { view: LessonView }) {
   const navigate = useNavigate();
-  return <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => void navigate(`/groups/${view.groupId}/lessons/${view.date}`)} />;
+  return (
+    <Board
+      lesson={view.lesson}
+      groupName={view.groupName}
+      onLeave={() => void navigate(`/groups/${view.groupId}/lessons/${view.date}`)}
+    />
+  );
 }

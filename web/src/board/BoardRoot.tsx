@@ -43,7 +43,7 @@ export function BoardRoot() {
   }, [schoolId, groupId, date, lessonPage]);
   if (problem)
     return (
-      <main className="page" role="alert">
+      <main className="page p-4 my-0 mx-auto" role="alert">
         <p>{problem instanceof ApiProblem && problem.message ? problem.message : text('error.offline')}</p>
         <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
           {text('error.reload')}
@@ -52,7 +52,7 @@ export function BoardRoot() {
     );
   if (!ready)
     return (
-      <p className="quiet loading" role="status">
+      <p className="quiet py-4" role="status">
         {text('loading')}
       </p>
     );

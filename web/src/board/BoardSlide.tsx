@@ -18,8 +18,8 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
   if (!item) {
     const oral = activity.items.some((i) => i.$type === 'word' && i.oral);
     return (
-      <span className="board-name">
-        <span className="board-part">
+      <span className="board-name d-grid fw-bold">
+        <span className="board-part fw-normal d-flex align-items-center justify-content-center">
           <PartIcon part={slide.part} /> {textOf('part', slide.part)}
         </span>
         <span>{oral ? text('board.listen') : textOf('activity', activity.kind)}</span>
@@ -28,12 +28,16 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
   }
   switch (item.$type) {
     case 'card':
-      return <span className={`board-grapheme literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>{item.grapheme}</span>;
+      return (
+        <span className={`board-grapheme lh-1 literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>
+          {item.grapheme}
+        </span>
+      );
     case 'word':
       if (activity.kind === 'spell-words' && !revealed) {
         return (
-          <span className="board-taps">
-            <span className="board-boxes" aria-hidden="true">
+          <span className="board-taps d-grid">
+            <span className="board-boxes d-flex justify-content-center" aria-hidden="true">
               {Array.from({ length: countOf(item) }, (_, i) => (
                 <span key={i} />
               ))}
@@ -44,7 +48,12 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       }
       return (
         <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
-          <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} hideMarks={activity.kind !== 'spell-words' && activity.kind !== 'new-tricky-word' && !revealed} />
+          <MarkedWord
+            word={item.word}
+            marks={item.marks}
+            tricky={item.tricky}
+            hideMarks={activity.kind !== 'spell-words' && activity.kind !== 'new-tricky-word' && !revealed}
+          />
         </span>
       );
     case 'made-up':
@@ -61,20 +70,26 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       );
     case 'spellings':
       return (
-        <span className="board-spellings">
+        <span className="board-spellings d-grid">
           <span>{soundText(item.sounds)}</span>
-          <span className="literacy">{revealed ? item.graphemes.join('  ') : item.graphemes.map(() => '?').join('  ')}</span>
+          <span className="literacy">
+            {revealed ? item.graphemes.join('  ') : item.graphemes.map(() => '?').join('  ')}
+          </span>
         </span>
       );
     case 'sentence':
       if (activity.kind === 'dictate-sentence' && !revealed) {
-        return <span className="board-sentence literacy">{item.words.map((w) => (w.status === 'tricky' ? w.text : w.text.replace(/[\p{L}'’]+/gu, '___'))).join(' ')}</span>;
+        return (
+          <span className="board-sentence literacy">
+            {item.words.map((w) => (w.status === 'tricky' ? w.text : w.text.replace(/[\p{L}'’]+/gu, '___'))).join(' ')}
+          </span>
+        );
       }
       return (
         <span className="board-stack">
           <span className="board-sentence literacy">{item.text}</span>
           {item.pictures && revealed && (
-            <span className="board-pictures">
+            <span className="board-pictures d-flex">
               {item.pictures.map((p) => (
                 <Picture key={p} name={p} size={220} />
               ))}
@@ -84,7 +99,7 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       );
     case 'pattern':
       return (
-        <span className="board-name">
+        <span className="board-name d-grid fw-bold">
           {textOf('pattern', item.pattern)}
           <span className="literacy board-examples">{(item.examples ?? []).flatMap((e) => e.words).join('  ')}</span>
         </span>
@@ -100,7 +115,7 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       );
     case 'beside':
       return (
-        <span className="board-beside literacy">
+        <span className="board-beside align-items-center literacy">
           {item.cards.map((c, i) => (
             <span key={c.correspondence} className={i === 0 ? 'board-today' : undefined}>
               {c.grapheme}
@@ -109,22 +124,24 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
         </span>
       );
     case 'syllables':
-      return <span className="board-word literacy board-length-long">{revealed ? item.syllables.join('·') : item.word}</span>;
+      return (
+        <span className="board-word literacy board-length-long">{revealed ? item.syllables.join('·') : item.word}</span>
+      );
     case 'line':
       return <span className="board-sentence literacy">{item.words.map((w) => w.word).join('   ')}</span>;
     case 'sort':
       return (
         <span className="board-stack literacy">
-          <span className="board-sort">
+          <span className="board-sort d-flex flex-wrap justify-content-center">
             {item.headings.map((h, i) => (
-              <span key={h} className="board-heading">
+              <span key={h} className="board-heading align-content-start">
                 <strong>{headingText(item.by, h)}</strong>
                 {revealed && item.words.filter((w) => w.heading === i).map((w) => <span key={w.word}>{w.word}</span>)}
               </span>
             ))}
           </span>
           {!revealed && (
-            <span className="board-sort">
+            <span className="board-sort d-flex flex-wrap justify-content-center">
               {item.words.map((w) => (
                 <span key={w.word}>{w.word}</span>
               ))}
@@ -136,19 +153,23 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       return (
         <span className="board-stack">
           {(revealed || item.options.length === 0) && <Picture name={item.picture} size={320} />}
-          <span className="literacy board-options">{item.options.length > 0 ? item.options.join('   ') : revealed ? item.word : ''}</span>
+          <span className="literacy board-options">
+            {item.options.length > 0 ? item.options.join('   ') : revealed ? item.word : ''}
+          </span>
         </span>
       );
     case 'text':
       return (
-        <span className={`board-text literacy${item.sentences.reduce((letters, s) => letters + s.text.length, 0) < SHORT_TEXT ? ' board-text-short' : ''}`}>
+        <span
+          className={`board-text lh-base text-start literacy${item.sentences.reduce((letters, s) => letters + s.text.length, 0) < SHORT_TEXT ? ' board-text-short' : ''}`}
+        >
           <strong>{item.title}</strong>
           <span>{item.sentences.map((s) => s.text).join(' ')}</span>
         </span>
       );
     case 'crossword':
       return (
-        <span className="board-crossword">
+        <span className="board-crossword d-flex align-items-center text-start">
           <CrosswordGrid item={item} answers={revealed} />
           <CrosswordClues item={item} />
         </span>

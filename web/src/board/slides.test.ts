@@ -37,7 +37,13 @@ const lesson = {
 
 describe('slidesOf', () => {
   it('shows one thing at a time, each activity named first', () => {
-    expect(slidesOf(lesson, shippedFacts).map((s) => (s.item ? s.item.id : s.activity.id))).toEqual(['oral', 'read', 'read:sheep', 'read:tree', 'read:feet']);
+    expect(slidesOf(lesson, shippedFacts).map((s) => (s.item ? s.item.id : s.activity.id))).toEqual([
+      'oral',
+      'read',
+      'read:sheep',
+      'read:tree',
+      'read:feet',
+    ]);
   });
 
   it('never shows print that only the adult says', () => {
@@ -59,19 +65,68 @@ describe('shuffled', () => {
 
 describe('canReveal', () => {
   it('is for words only', () => {
-    expect(slidesOf(lesson, shippedFacts).map((s) => canReveal(s, shippedFacts))).toEqual([false, false, true, true, true]);
+    expect(slidesOf(lesson, shippedFacts).map((s) => canReveal(s, shippedFacts))).toEqual([
+      false,
+      false,
+      true,
+      true,
+      true,
+    ]);
   });
 });
 
 describe('what is hidden at first', () => {
-  const slide = (item: Activity['items'][number] | null) => ({ part: 'practise' as const, activity: activity('x', []), item, at: 1 });
+  const slide = (item: Activity['items'][number] | null) => ({
+    part: 'practise' as const,
+    activity: activity('x', []),
+    item,
+    at: 1,
+  });
   it('is the gap of a word, the marks of a made-up one, the spellings of a sound', () => {
-    expect(canReveal(slide({ $type: 'gap', id: 'g', kept: false, word: 'rain', graphemes: 'r|ai|n', marks: [0, 1, 1, 2], gap: 1, reasons: [] }), shippedFacts)).toBe(true);
     expect(
-      canReveal(slide({ $type: 'made-up', id: 'm', kept: false, word: 'vob', graphemes: 'v|o|b', phonemes: 'v|ɒ|b', marks: [0, 1, 2], taps: 3, reasons: [] }), shippedFacts),
+      canReveal(
+        slide({
+          $type: 'gap',
+          id: 'g',
+          kept: false,
+          word: 'rain',
+          graphemes: 'r|ai|n',
+          marks: [0, 1, 1, 2],
+          gap: 1,
+          reasons: [],
+        }),
+        shippedFacts,
+      ),
     ).toBe(true);
     expect(
-      canReveal(slide({ $type: 'spellings', id: 's', kept: false, sounds: 's', keyWord: 'sock', graphemes: ['s', 'ss'], correspondences: ['s=s', 'ss=s'] }), shippedFacts),
+      canReveal(
+        slide({
+          $type: 'made-up',
+          id: 'm',
+          kept: false,
+          word: 'vob',
+          graphemes: 'v|o|b',
+          phonemes: 'v|ɒ|b',
+          marks: [0, 1, 2],
+          taps: 3,
+          reasons: [],
+        }),
+        shippedFacts,
+      ),
+    ).toBe(true);
+    expect(
+      canReveal(
+        slide({
+          $type: 'spellings',
+          id: 's',
+          kept: false,
+          sounds: 's',
+          keyWord: 'sock',
+          graphemes: ['s', 'ss'],
+          correspondences: ['s=s', 'ss=s'],
+        }),
+        shippedFacts,
+      ),
     ).toBe(true);
   });
   it('is nothing on the slide that names an activity, or on a pattern', () => {

@@ -16,7 +16,11 @@ export function slidesOf(lesson: LessonView['lesson'], facts: Facts): Slide[] {
   return lesson.parts.flatMap((part) =>
     part.activities.flatMap((activity): Slide[] => {
       const name: Slide = { part: part.kind, activity, item: null, at: 0 };
-      if (activity.items.some((i) => (i.$type === 'word' && i.oral) || i.$type === 'clue') || activityFacts(facts, activity.kind).told) return [name];
+      if (
+        activity.items.some((i) => (i.$type === 'word' && i.oral) || i.$type === 'clue') ||
+        activityFacts(facts, activity.kind).told
+      )
+        return [name];
       return [name, ...activity.items.map((item, i) => ({ part: part.kind, activity, item, at: i + 1 }))];
     }),
   );
@@ -25,7 +29,11 @@ export function slidesOf(lesson: LessonView['lesson'], facts: Facts): Slide[] {
 /** The pictures of a lesson, each once. */
 export function picturesOf(lesson: LessonView['lesson']): string[] {
   const items = lesson.parts.flatMap((p) => p.activities.flatMap((a) => a.items));
-  return [...new Set(items.flatMap((i) => (i.$type === 'picture' ? [i.picture] : i.$type === 'sentence' ? (i.pictures ?? []) : [])))];
+  return [
+    ...new Set(
+      items.flatMap((i) => (i.$type === 'picture' ? [i.picture] : i.$type === 'sentence' ? (i.pictures ?? []) : [])),
+    ),
+  ];
 }
 
 /** The slides with the items of one activity in another order; the first item is a new one where it can be. */
@@ -45,9 +53,14 @@ export function shuffled(slides: Slide[], activityId: string, random: () => numb
   return result;
 }
 
-/** True when something is hidden until the teacher reveals it: a word to spell, the marks of a word, a gap, an answer. */
+/**
+ * True when something is hidden until the teacher reveals it: a word to spell, the marks of a word, a gap, an answer.
+ */
 export function canReveal(slide: Slide, facts: Facts): boolean {
   const type = slide.item?.$type;
-  if (type === 'sentence') return slide.activity.kind === 'dictate-sentence' || Boolean(slide.item?.$type === 'sentence' && slide.item.pictures);
+  if (type === 'sentence')
+    return (
+      slide.activity.kind === 'dictate-sentence' || Boolean(slide.item?.$type === 'sentence' && slide.item.pictures)
+    );
   return type !== undefined && itemFacts(facts, type).reveals;
 }

@@ -1,8 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button, CloseButton, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
-import { mainLadder, useLadders, useLadderView } from '../ladder/useLadder';
+import { nowStale } from '../api/stale';
+import { laddersQuery, ladderQuery } from '../ladder/queries';
+import { mainLadder } from '../ladder/mainLadder';
+import { calendarQuery } from './queries';
 import { useFacts } from '../facts/facts';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
@@ -11,6 +14,7 @@ import { useUnsaved } from '../shell/useUnsaved';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, stageText, teachingText, text, weekdayText } from '../text/text';
+import { Chip } from '../shell/Chip';
 
 type Calendar = Schemas['CalendarSettings'];
 
@@ -18,10 +22,7 @@ type Calendar = Schemas['CalendarSettings'];
 export function CalendarPage() {
   const { school } = useSchool();
   usePageTitle(text('calendar.title'));
-  const calendar = useQuery({
-    queryKey: ['calendar', school.id],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id } } })),
-  });
+  const calendar = useQuery(calendarQuery(school.id));
   if (calendar.isPending) return <Loading />;
   if (calendar.error) return <ErrorNote problem={calendar.error} retry={() => void calendar.refetch()} />;
   return <CalendarForm kept={calendar.data} />;
@@ -37,11 +38,17 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
   const [until, setUntil] = useState('');
   const lead = school.role === 'lead';
   const save = useMutation({
-    mutationFn: (body: Calendar) => answered(client.POST('/api/schools/{schoolId}/calendar', { params: { path: { schoolId: school.id }, header: { 'If-Match': stamp } }, body })),
+    mutationFn: (body: Calendar) =>
+      answered(
+        client.POST('/api/schools/{schoolId}/calendar', {
+          params: { path: { schoolId: school.id }, header: { 'If-Match': stamp } },
+          body,
+        }),
+      ),
     onSuccess: (saved) => {
       setTyped(saved.settings);
       setStamp(saved.stamp);
-      void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' && q.queryKey[0] !== 'style' });
+      void nowStale(queries, school.id, 'settings');
     },
   });
   const unsaved = JSON.stringify(typed) !== JSON.stringify(kept.settings);
@@ -50,9 +57,12 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
     save.reset();
     setTyped({ ...typed, ...part });
   };
-  const term = (id: string, part: Partial<Schemas['TermView']>) => change({ terms: typed.terms.map((t) => (t.id === id ? { ...t, ...part } : t)) });
-  const checkpoint = (id: string, part: Partial<Schemas['CheckpointView']>) => change({ checkpoints: typed.checkpoints.map((c) => (c.id === id ? { ...c, ...part } : c)) });
-  const pace = (id: string, part: Partial<Schemas['GroupPace']>) => change({ groups: typed.groups.map((g) => (g.groupId === id ? { ...g, ...part } : g)) });
+  const term = (id: string, part: Partial<Schemas['TermView']>) =>
+    change({ terms: typed.terms.map((t) => (t.id === id ? { ...t, ...part } : t)) });
+  const checkpoint = (id: string, part: Partial<Schemas['CheckpointView']>) =>
+    change({ checkpoints: typed.checkpoints.map((c) => (c.id === id ? { ...c, ...part } : c)) });
+  const pace = (id: string, part: Partial<Schemas['GroupPace']>) =>
+    change({ groups: typed.groups.map((g) => (g.groupId === id ? { ...g, ...part } : g)) });
   const submit = (event: FormEvent) => {
     event.preventDefault();
     save.mutate(typed);
@@ -62,22 +72,50 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
       <h1>{text('calendar.title')}</h1>
       <p className="quiet">{text(lead ? 'calendar.intro' : 'style.leadOnly')}</p>
       <Form onSubmit={submit}>
-        <fieldset disabled={!lead} className="settings">
+        <fieldset disabled={!lead} className="settings d-grid gap-3 align-items-start">
           <section className="panel">
             <h2>{text('calendar.terms')}</h2>
-            {typed.terms.length === 0 && <p className="empty">{text('calendar.noTerms')}</p>}
+            {typed.terms.length === 0 && <p className="py-4">{text('calendar.noTerms')}</p>}
             {typed.terms.map((t) => (
-              <div key={t.id} className="form-line term-line">
-                <Form.Control aria-label={text('calendar.name')} required maxLength={80} value={t.name} onChange={(e) => term(t.id, { name: e.target.value })} />
-                <Form.Control aria-label={text('calendar.first')} type="date" required value={t.first} onChange={(e) => term(t.id, { first: e.target.value })} />
-                <Form.Control aria-label={text('calendar.last')} type="date" required value={t.last} onChange={(e) => term(t.id, { last: e.target.value })} />
-                <Gone label={text('calendar.remove', { name: t.name })} onClick={() => change({ terms: typed.terms.filter((other) => other.id !== t.id) })} />
+              <div key={t.id} className="form-line d-flex flex-wrap flex-md-nowrap gap-2 align-items-center mb-2">
+                <Form.Control
+                  aria-label={text('calendar.name')}
+                  required
+                  maxLength={80}
+                  value={t.name}
+                  onChange={(e) => term(t.id, { name: e.target.value })}
+                />
+                <Form.Control
+                  aria-label={text('calendar.first')}
+                  type="date"
+                  required
+                  value={t.first}
+                  onChange={(e) => term(t.id, { first: e.target.value })}
+                />
+                <Form.Control
+                  aria-label={text('calendar.last')}
+                  type="date"
+                  required
+                  value={t.last}
+                  onChange={(e) => term(t.id, { last: e.target.value })}
+                />
+                <CloseButton
+                  aria-label={text('calendar.remove', { name: t.name })}
+                  onClick={() => change({ terms: typed.terms.filter((other) => other.id !== t.id) })}
+                />
               </div>
             ))}
             <Button
               size="sm"
               variant="outline-secondary"
-              onClick={() => change({ terms: [...typed.terms, { id: crypto.randomUUID(), name: '', first: school.today, last: school.today }] })}
+              onClick={() =>
+                change({
+                  terms: [
+                    ...typed.terms,
+                    { id: crypto.randomUUID(), name: '', first: school.today, last: school.today },
+                  ],
+                })
+              }
             >
               {text('calendar.addTerm')}
             </Button>
@@ -89,10 +127,28 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
             </Form.Label>
             <LessonDays id="school" days={typed.lessonDays} onChange={(lessonDays) => change({ lessonDays })} />
             {(['reviewWeeks', 'checkWeeks', 'recapWeeks'] as const).map((field) => (
-              <Form.Group key={field} controlId={field} className="form-line">
-                <Form.Control className="number" type="number" min={0} max={20} required value={typed[field]} onChange={(e) => change({ [field]: Number(e.target.value) })} />
+              <Form.Group
+                key={field}
+                controlId={field}
+                className="form-line d-flex flex-nowrap gap-2 align-items-center mb-2"
+              >
+                <Form.Control
+                  className="flex-grow-0"
+                  type="number"
+                  min={0}
+                  max={20}
+                  required
+                  value={typed[field]}
+                  onChange={(e) => change({ [field]: Number(e.target.value) })}
+                />
                 <Form.Label className="mb-0">
-                  {text(field === 'reviewWeeks' ? 'calendar.review' : field === 'checkWeeks' ? 'calendar.check' : 'calendar.recap')}{' '}
+                  {text(
+                    field === 'reviewWeeks'
+                      ? 'calendar.review'
+                      : field === 'checkWeeks'
+                        ? 'calendar.check'
+                        : 'calendar.recap',
+                  )}{' '}
                   <span className="quiet">{text('calendar.zero')}</span>
                 </Form.Label>
               </Form.Group>
@@ -100,24 +156,42 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
           </section>
           <section className="panel">
             <h2>{text('calendar.closed')}</h2>
-            <ul className="chips">
+            <ul className="list-unstyled d-flex flex-wrap gap-2 my-2 mx-0">
               {typed.closed.map((d) => (
-                <li key={d}>
+                <Chip
+                  key={d}
+                  off={text('calendar.remove', { name: dayText(d) })}
+                  onOff={() => change({ closed: typed.closed.filter((other) => other !== d) })}
+                >
                   {dayText(d)}
-                  <Gone label={text('calendar.remove', { name: dayText(d) })} onClick={() => change({ closed: typed.closed.filter((other) => other !== d) })} />
-                </li>
+                </Chip>
               ))}
             </ul>
-            <div className="form-line">
-              <Form.Control className="w-auto" type="date" aria-label={text('calendar.closedFirst')} value={day} onChange={(e) => setDay(e.target.value)} />
+            <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
+              <Form.Control
+                className="w-auto"
+                type="date"
+                aria-label={text('calendar.closedFirst')}
+                value={day}
+                onChange={(e) => setDay(e.target.value)}
+              />
               <span>{text('calendar.to')}</span>
-              <Form.Control className="w-auto" type="date" aria-label={text('calendar.closedLast')} min={day} value={until} onChange={(e) => setUntil(e.target.value)} />
+              <Form.Control
+                className="w-auto"
+                type="date"
+                aria-label={text('calendar.closedLast')}
+                min={day}
+                value={until}
+                onChange={(e) => setUntil(e.target.value)}
+              />
               <Button
                 size="sm"
                 variant="outline-secondary"
                 disabled={day === ''}
                 onClick={() => {
-                  change({ closed: [...new Set([...typed.closed, ...daysFrom(day, until || day, lessonDaysOf(typed))])].sort() });
+                  change({
+                    closed: [...new Set([...typed.closed, ...daysFrom(day, until || day, lessonDaysOf(typed))])].sort(),
+                  });
                   setDay('');
                   setUntil('');
                 }}
@@ -130,17 +204,41 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
             <h2>{text('calendar.checkpoints')}</h2>
             <p className="quiet small">{text('calendar.checkpointsHelp')}</p>
             {typed.checkpoints.map((c) => (
-              <div key={c.id} className="form-line checkpoint-line">
-                <Form.Control aria-label={text('calendar.name')} required maxLength={80} value={c.name} onChange={(e) => checkpoint(c.id, { name: e.target.value })} />
+              <div key={c.id} className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
+                <div className="w-100">
+                  <Form.Control
+                    aria-label={text('calendar.name')}
+                    required
+                    maxLength={80}
+                    value={c.name}
+                    onChange={(e) => checkpoint(c.id, { name: e.target.value })}
+                  />
+                </div>
                 <WhatChoice value={c.what} onChange={(what) => checkpoint(c.id, { what })} />
-                <Form.Control aria-label={text('calendar.by')} type="date" required value={c.date} onChange={(e) => checkpoint(c.id, { date: e.target.value })} />
-                <Gone label={text('calendar.remove', { name: c.name })} onClick={() => change({ checkpoints: typed.checkpoints.filter((other) => other.id !== c.id) })} />
+                <Form.Control
+                  aria-label={text('calendar.by')}
+                  type="date"
+                  required
+                  value={c.date}
+                  onChange={(e) => checkpoint(c.id, { date: e.target.value })}
+                />
+                <CloseButton
+                  aria-label={text('calendar.remove', { name: c.name })}
+                  onClick={() => change({ checkpoints: typed.checkpoints.filter((other) => other.id !== c.id) })}
+                />
               </div>
             ))}
             <Button
               size="sm"
               variant="outline-secondary"
-              onClick={() => change({ checkpoints: [...typed.checkpoints, { id: crypto.randomUUID(), name: '', date: school.today, what: 'letters' }] })}
+              onClick={() =>
+                change({
+                  checkpoints: [
+                    ...typed.checkpoints,
+                    { id: crypto.randomUUID(), name: '', date: school.today, what: 'letters' },
+                  ],
+                })
+              }
             >
               {text('calendar.addCheckpoint')}
             </Button>
@@ -149,9 +247,14 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
             <h2>{text('calendar.groups')}</h2>
             {typed.groups.map((g) => (
               <div key={g.groupId} className="group-pace">
-                <div className="form-line">
+                <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
                   <strong className="label-name">{g.name}</strong>
-                  <Form.Select className="w-auto" aria-label={g.name} value={g.lessonMinutes} onChange={(e) => pace(g.groupId, { lessonMinutes: Number(e.target.value) })}>
+                  <Form.Select
+                    className="w-auto"
+                    aria-label={g.name}
+                    value={g.lessonMinutes}
+                    onChange={(e) => pace(g.groupId, { lessonMinutes: Number(e.target.value) })}
+                  >
                     {facts.lengths.map((m) => (
                       <option key={m} value={m}>
                         {text('calendar.minutes', { minutes: m })}
@@ -165,14 +268,20 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
                     onChange={(e) => pace(g.groupId, { lessonDays: e.target.checked ? typed.lessonDays : null })}
                   />
                 </div>
-                {g.lessonDays && <LessonDays id={g.groupId} days={g.lessonDays} onChange={(lessonDays) => pace(g.groupId, { lessonDays })} />}
+                {g.lessonDays && (
+                  <LessonDays
+                    id={g.groupId}
+                    days={g.lessonDays}
+                    onChange={(lessonDays) => pace(g.groupId, { lessonDays })}
+                  />
+                )}
               </div>
             ))}
           </section>
         </fieldset>
         {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}
         {lead && (
-          <p className={`save-line${unsaved ? ' is-unsaved' : ''}`}>
+          <p className={unsaved ? 'unsaved sticky-bottom py-2 px-3 bg-white border-top shadow' : 'py-2 m-0'}>
             <Button type="submit" disabled={save.isPending}>
               {text('calendar.save')}
             </Button>{' '}
@@ -185,7 +294,8 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
 }
 
 /** The weekdays on which anyone has lessons: only on these is a day worth closing. */
-const lessonDaysOf = (calendar: Calendar) => new Set([...calendar.lessonDays, ...calendar.groups.flatMap((g) => g.lessonDays ?? [])]);
+const lessonDaysOf = (calendar: Calendar) =>
+  new Set([...calendar.lessonDays, ...calendar.groups.flatMap((g) => g.lessonDays ?? [])]);
 
 /** The days with lessons from one date to another, at most a month of them. */
 function daysFrom(first: string, last: string, lessonDays: ReadonlySet<number>): string[] {
@@ -197,9 +307,17 @@ function daysFrom(first: string, last: string, lessonDays: ReadonlySet<number>):
   return days;
 }
 
-function LessonDays({ id, days, onChange }: { id: string; days: readonly number[]; onChange: (days: number[]) => void }) {
+function LessonDays({
+  id,
+  days,
+  onChange,
+}: {
+  id: string;
+  days: readonly number[];
+  onChange: (days: number[]) => void;
+}) {
   return (
-    <div className="form-line">
+    <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
       {[1, 2, 3, 4, 5, 6, 7].map((d) => (
         <Form.Check
           key={d}
@@ -215,11 +333,14 @@ function LessonDays({ id, days, onChange }: { id: string; days: readonly number[
 
 /** What must be taught: a stretch of the school's first ladder, or one of its rungs. */
 function WhatChoice({ value, onChange }: { value: string; onChange: (what: string) => void }) {
-  const ladders = useLadders();
+  const { school } = useSchool();
+  const ladders = useQuery(laddersQuery(school.id));
   const first = mainLadder(ladders.data?.filter((l) => l.latestVersion > 0));
-  const ladder = useLadderView(first ? { ladderId: first.id, version: first.latestVersion } : null);
+  const ladder = useQuery(ladderQuery(school.id, first ? { ladderId: first.id, version: first.latestVersion } : null));
   const stages = [...new Set(ladder.data?.rungs.map((r) => r.stage))];
-  const taught = [...new Set(ladder.data?.rungs.flatMap((r) => [...r.correspondences.map((c) => c.notation), ...r.patterns]))];
+  const taught = [
+    ...new Set(ladder.data?.rungs.flatMap((r) => [...r.correspondences.map((c) => c.notation), ...r.patterns])),
+  ];
   const known = stages.includes(value) || taught.includes(value);
   return (
     <Form.Select aria-label={text('calendar.what')} value={value} onChange={(e) => onChange(e.target.value)}>
@@ -235,13 +356,5 @@ function WhatChoice({ value, onChange }: { value: string; onChange: (what: strin
         </option>
       ))}
     </Form.Select>
-  );
-}
-
-function Gone({ label, onClick }: { label: string; onClick: () => void }) {
-  return (
-    <button type="button" className="chip-gone" aria-label={label} onClick={onClick}>
-      ×
-    </button>
   );
 }

@@ -3,7 +3,9 @@ import { useFacts } from '../facts/facts';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { answered, client, type Schemas } from '../api/client';
+import { groupsQuery } from '../groups/queries';
+import { ladderQuery } from '../ladder/queries';
+import { wordsQuery } from './queries';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { usePageTitle } from '../shell/usePageTitle';
@@ -34,9 +36,9 @@ export function WordsPage() {
     <>
       <h1>{text('words.title')}</h1>
       <p className="quiet">{text('words.intro')}</p>
-      <Form onSubmit={lookUp} className="look-up">
+      <Form onSubmit={lookUp} className="d-flex flex-wrap gap-2 align-items-center mb-3">
         <Form.Control
-          className="literacy"
+          className="literacy fs-5 w-auto"
           value={typed}
           maxLength={40}
           placeholder={text('words.look')}
@@ -48,7 +50,7 @@ export function WordsPage() {
         </Button>
         <span className="quiet">{text('words.lookHelp')}</span>
       </Form>
-      <div className="explorer">
+      <div className="explorer d-flex flex-column d-lg-grid gap-3 align-items-start">
         <Finder params={params} set={set} chosen={word} />
         {word ? <WordPanel key={word} word={word} /> : <SchoolList />}
       </div>
@@ -56,45 +58,39 @@ export function WordsPage() {
   );
 }
 
-function Finder({ params, set, chosen }: { params: URLSearchParams; set: (name: string, value: string) => void; chosen: string | undefined }) {
+function Finder({
+  params,
+  set,
+  chosen,
+}: {
+  params: URLSearchParams;
+  set: (name: string, value: string) => void;
+  chosen: string | undefined;
+}) {
   const { school } = useSchool();
   const { patterns } = useFacts();
-  const groups = useQuery({
-    queryKey: ['groups', school.id],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })),
-  });
+  const groups = useQuery(groupsQuery(school.id));
   const first = groups.data?.[0];
-  const ladderId = first?.ladderId ?? '';
-  const version = first?.ladderVersion ?? 0;
-  const ladder = useQuery({
-    queryKey: ['ladder', school.id, ladderId, version],
-    enabled: first !== undefined,
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}', { params: { path: { schoolId: school.id, ladderId, version } } })),
-  });
+  const on = first ? { ladderId: first.ladderId, version: first.ladderVersion } : null;
+  const ladder = useQuery(ladderQuery(school.id, on));
   const asked = Object.fromEntries(params) as Record<string, string>;
-  const found = useQuery({
-    queryKey: ['words', school.id, ladderId, version, asked],
-    enabled: first !== undefined,
-    placeholderData: (before: Schemas['WordsView'] | undefined) => before,
-    queryFn: () =>
-      answered(
-        client.GET('/api/schools/{schoolId}/words', {
-          params: {
-            path: { schoolId: school.id },
-            query: { ladderId, version, ...asked, soFar: asked['soFar'] === 'true', known: asked['known'] === 'true' },
-          },
-        }),
-      ),
-  });
+  const found = useQuery(wordsQuery(school.id, on, asked));
   const field = (name: string, label: string, placeholder = '') => (
     <Form.Group controlId={`find-${name}`}>
       <Form.Label>{label}</Form.Label>
-      <Form.Control size="sm" className="literacy" value={params.get(name) ?? ''} placeholder={placeholder} maxLength={40} onChange={(e) => set(name, e.target.value)} />
+      <Form.Control
+        size="sm"
+        className="literacy"
+        value={params.get(name) ?? ''}
+        placeholder={placeholder}
+        maxLength={40}
+        onChange={(e) => set(name, e.target.value)}
+      />
     </Form.Group>
   );
   return (
     <section className="panel finder">
-      <div className="finder-fields">
+      <div className="finder-fields d-grid gap-2 align-items-end mb-3">
         {field('with', text('words.with'), text('words.withHelp'))}
         <Form.Group controlId="find-at">
           <Form.Label>{text('words.at')}</Form.Label>
@@ -132,22 +128,34 @@ function Finder({ params, set, chosen }: { params: URLSearchParams; set: (name: 
             ))}
           </Form.Select>
         </Form.Group>
-        <Form.Check id="find-so-far" label={text('words.soFar')} checked={params.get('soFar') === 'true'} onChange={(e) => set('soFar', e.target.checked ? 'true' : '')} />
-        <Form.Check id="find-known" label={text('words.known')} checked={params.get('known') === 'true'} onChange={(e) => set('known', e.target.checked ? 'true' : '')} />
+        <Form.Check
+          id="find-so-far"
+          label={text('words.soFar')}
+          checked={params.get('soFar') === 'true'}
+          onChange={(e) => set('soFar', e.target.checked ? 'true' : '')}
+        />
+        <Form.Check
+          id="find-known"
+          label={text('words.known')}
+          checked={params.get('known') === 'true'}
+          onChange={(e) => set('known', e.target.checked ? 'true' : '')}
+        />
       </div>
       {found.error && <ErrorNote problem={found.error} />}
       {found.data && !found.error && (
         <>
           <p role="status" className="mb-2">
             <strong>{text('words.found', { count: found.data.total })}</strong>
-            {found.data.total > found.data.words.length && <span className="quiet"> · {text('words.shown', { count: found.data.words.length })}</span>}
+            {found.data.total > found.data.words.length && (
+              <span className="quiet"> · {text('words.shown', { count: found.data.words.length })}</span>
+            )}
           </p>
-          {found.data.total === 0 && <p className="empty">{text('words.empty')}</p>}
-          <ul className="found-words">
+          {found.data.total === 0 && <p className="py-4">{text('words.empty')}</p>}
+          <ul className="list-unstyled m-0 d-flex flex-wrap gap-2">
             {found.data.words.map((w) => (
               <li key={w.word}>
                 <Link
-                  className={`literacy found-word${w.word === chosen ? ' chosen' : ''}${w.keptOut ? ' banned' : ''}`}
+                  className={`literacy found-word d-block rounded text-decoration-none pt-1 pb-2 px-3${w.word === chosen ? ' chosen' : ''}${w.keptOut ? ' banned' : ''}`}
                   to={`/words/${encodeURIComponent(w.word)}?${params}`}
                   title={`${w.shape} · ${w.rung === null ? text('words.never') : w.rung === '' ? text('words.fromStart') : labelText(w.rung)}`}
                 >

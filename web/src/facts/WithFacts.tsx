@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { FactsContext } from './facts';
-import { useFactsQuery } from './factsQuery';
+import { useFactsQuery } from './queries';
 
 /** Shows what is inside once the core's facts are there. */
 export function WithFacts({ children }: { children: ReactNode }) {

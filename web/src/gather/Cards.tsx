@@ -15,7 +15,7 @@ export function Cards({ set, onBack }: { set: CardSet; onBack: () => void }) {
   const { school } = useSchool();
   return (
     <>
-      <div className="no-print print-bar">
+      <div className="no-print d-flex flex-wrap align-items-center gap-3 mb-3">
         <Button onClick={() => window.print()}>{text('gather.print')}</Button>
         <Button variant="link" onClick={onBack}>
           ← {text('gather.back')}
@@ -23,9 +23,9 @@ export function Cards({ set, onBack }: { set: CardSet; onBack: () => void }) {
         <span className="quiet">{text('cards.help', { paper: school.paperSize })}</span>
       </div>
       <h1 className="visually-hidden">{text(`cards.title.${set.kind}`)}</h1>
-      <div className={`cut-cards cut-${set.kind} paper-${school.paperSize.toLowerCase()}`}>
+      <div className={`cut-cards d-grid my-0 mx-auto cut-${set.kind} paper-${school.paperSize.toLowerCase()}`}>
         {set.cards.map((card) => (
-          <div key={card.key} className="cut-card">
+          <div key={card.key} className="cut-card d-flex align-items-center justify-content-center lh-1">
             {card.picture ? (
               <Picture name={card.picture} size={150} />
             ) : card.marks ? (

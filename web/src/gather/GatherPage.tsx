@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { answered, client, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { ItemShown } from '../lesson/ItemShown';
 import { Picture } from '../lesson/Picture';
 import { useSchool } from '../session/session';
@@ -10,6 +10,7 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, text, textOf } from '../text/text';
+import { gatheringQuery } from './queries';
 import { Cards, type CardSet } from './Cards';
 
 type Gathered = Schemas['GatheringView'];
@@ -20,11 +21,7 @@ export function GatherPage() {
   const { groupId = '', date = '' } = useParams();
   const [params] = useSearchParams();
   const days = params.get('days') === '5' ? 5 : 1;
-  const gathered = useQuery({
-    queryKey: ['gathering', school.id, groupId, date, days],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups/{groupId}/gathering/{date}', { params: { path: { schoolId: school.id, groupId, date }, query: { days } } })),
-    staleTime: 0,
-  });
+  const gathered = useQuery(gatheringQuery(school.id, groupId, date, days));
   if (gathered.isPending) return <Loading />;
   if (gathered.error) return <ErrorNote problem={gathered.error} retry={() => void gathered.refetch()} />;
   return <Gather view={gathered.data} days={days} groupId={groupId} />;
@@ -46,19 +43,35 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
     { kind: 'tricky', cards: g.tricky.map((w) => ({ key: w.word, word: w.word, marks: w.marks, tricky: w.tricky })) },
     { kind: 'picture', cards: g.pictures.map((p) => ({ key: p, picture: p })) },
   ];
-  const names = { grapheme: 'gather.cards', word: 'gather.words', tricky: 'gather.tricky', picture: 'gather.pictures' } as const;
+  const names = {
+    grapheme: 'gather.cards',
+    word: 'gather.words',
+    tricky: 'gather.tricky',
+    picture: 'gather.pictures',
+  } as const;
   return (
     <>
-      <div className="page-head">
+      <div className="d-lg-flex justify-content-between align-items-end gap-4 mb-3">
         <div>
           <h1>{title}</h1>
-          <p className="quiet mb-0">{text('gather.for', { count: view.lessons, from: days === 1 ? dayText(view.from) : `${dayText(view.from)} – ${dayText(view.to)}` })}</p>
+          <p className="quiet mb-0">
+            {text('gather.for', {
+              count: view.lessons,
+              from: days === 1 ? dayText(view.from) : `${dayText(view.from)} – ${dayText(view.to)}`,
+            })}
+          </p>
         </div>
-        <div className="no-print week-nav">
-          <Link className={`btn btn-sm btn-outline-primary${days === 1 ? ' active' : ''}`} to={`/groups/${groupId}/gather/${view.from}`}>
+        <div className="no-print d-flex flex-wrap align-items-center gap-2">
+          <Link
+            className={`btn btn-sm btn-outline-primary${days === 1 ? ' active' : ''}`}
+            to={`/groups/${groupId}/gather/${view.from}`}
+          >
             {text('gather.day')}
           </Link>
-          <Link className={`btn btn-sm btn-outline-primary${days === 5 ? ' active' : ''}`} to={`/groups/${groupId}/gather/${view.from}?days=5`}>
+          <Link
+            className={`btn btn-sm btn-outline-primary${days === 5 ? ' active' : ''}`}
+            to={`/groups/${groupId}/gather/${view.from}?days=5`}
+          >
             {text('gather.week')}
           </Link>
           <Button size="sm" onClick={() => window.print()}>
@@ -68,10 +81,10 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
         </div>
       </div>
       {view.lessons > 0 && (
-        <div className="gather">
+        <div className="gather d-grid gap-2">
           {sets.map((set) => (
             <section key={set.kind} className="panel">
-              <header className="gather-head">
+              <header className="d-flex justify-content-between align-items-center">
                 <h2>{text(names[set.kind])}</h2>
                 {set.cards.length > 0 && (
                   <Button className="no-print" size="sm" variant="outline-primary" onClick={() => setPrinting(set)}>
@@ -82,7 +95,7 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
               {set.cards.length === 0 ? (
                 <p className="quiet">{text('gather.none')}</p>
               ) : (
-                <p className="gather-list literacy">
+                <p className="d-flex fs-4 mt-2 mb-0 flex-wrap row-gap-2 column-gap-4 literacy">
                   {set.cards.map((c) => (
                     <span key={c.key}>{c.picture ? <Picture name={c.picture} size={40} /> : c.word}</span>
                   ))}
@@ -95,9 +108,11 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
             {g.tiles.length === 0 ? (
               <p className="quiet">{text('gather.none')}</p>
             ) : (
-              <p className="gather-list literacy">
+              <p className="d-flex fs-4 mt-2 mb-0 flex-wrap row-gap-2 column-gap-4 literacy">
                 {g.tiles.map((t) => (
-                  <span key={t.grapheme}>{t.count > 1 ? text('gather.copies', { what: t.grapheme, count: t.count }) : t.grapheme}</span>
+                  <span key={t.grapheme}>
+                    {t.count > 1 ? text('gather.copies', { what: t.grapheme, count: t.count }) : t.grapheme}
+                  </span>
                 ))}
               </p>
             )}

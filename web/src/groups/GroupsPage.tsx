@@ -1,19 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
+import { ProgressBar } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { answered, client, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
+import { StatusBadge } from '../shell/StatusBadge';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, isQuietDay, labelText, text, textOf } from '../text/text';
+import { groupsQuery } from './queries';
+import { dayText, isQuietDay, labelText, text } from '../text/text';
 
 /** Where the day starts: each group with its lesson one click away. */
 export function GroupsPage() {
   const { school } = useSchool();
-  const groups = useQuery({
-    queryKey: ['groups', school.id],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups', { params: { path: { schoolId: school.id } } })),
-  });
+  const groups = useQuery(groupsQuery(school.id));
   usePageTitle(text('groups.title'));
   if (groups.isPending) return <Loading />;
   if (groups.error) return <ErrorNote problem={groups.error} retry={() => void groups.refetch()} />;
@@ -21,8 +21,8 @@ export function GroupsPage() {
     <>
       <h1>{text('groups.title')}</h1>
       <p className="quiet">{text('groups.intro', { count: groups.data.length, date: dayText(school.today) })}</p>
-      {groups.data.length === 0 && <p className="empty">{text('groups.empty')}</p>}
-      <ul className="groups">
+      {groups.data.length === 0 && <p className="py-4">{text('groups.empty')}</p>}
+      <ul className="list-unstyled row row-cols-1 row-cols-md-2 row-cols-xl-3 g-4">
         {groups.data.map((group) => (
           <GroupCard key={group.id} group={group} />
         ))}
@@ -34,36 +34,43 @@ export function GroupsPage() {
 function GroupCard({ group }: { group: Schemas['GroupView'] }) {
   const share = (100 * group.rungsTaught) / group.rungs;
   return (
-    <li className="panel group">
-      <div className="group-head">
-        <h2>{group.name}</h2>
-        <p className="quiet">{text('groups.minutes', { minutes: group.lessonMinutes })}</p>
-      </div>
-      {group.nextRung === null ? (
-        <p>{text('groups.climbed')}</p>
-      ) : (
-        <p className="group-next">
-          {!isQuietDay(group.nextRung) && <span className="quiet">{text('groups.new')}</span>}
-          <span className={isQuietDay(group.nextRung) ? 'group-rung' : 'literacy group-rung'}>{labelText(group.nextRung)}</span>
-        </p>
-      )}
-      <svg className="progress-bar-thin" viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
-        <rect width="100" height="4" rx="2" className="bar-ground" />
-        <rect width={share} height="4" rx="2" className="bar-fill" />
-      </svg>
-      <p className="quiet small">{text('groups.progress', { taught: group.rungsTaught, total: group.rungs })}</p>
-      {group.lessonDate === null ? (
-        <p className="quiet">{text('groups.none')}</p>
-      ) : (
-        <p className="group-foot">
-          <Link className="btn btn-primary" to={`/groups/${group.id}/lessons/${group.lessonDate}`} aria-label={text('groups.openFor', { group: group.name })}>
-            {text('groups.open')}
-          </Link>
-          <span className="quiet">{group.isToday ? text('groups.today') : text('groups.next', { date: dayText(group.lessonDate) })}</span>
-          <Link to={`/groups/${group.id}/mats/${group.lessonDate}`}>{text('mat.link')}</Link>
-          {group.status && <span className={`status status-${group.status}`}>{textOf('status', group.status)}</span>}
-        </p>
-      )}
+    <li className="col">
+      <article className="panel group h-100">
+        <div className="d-flex justify-content-between align-items-baseline">
+          <h2 className="fs-4">{group.name}</h2>
+          <p className="quiet">{text('groups.minutes', { minutes: group.lessonMinutes })}</p>
+        </div>
+        {group.nextRung === null ? (
+          <p>{text('groups.climbed')}</p>
+        ) : (
+          <p className="d-flex align-items-baseline gap-2">
+            {!isQuietDay(group.nextRung) && <span className="quiet">{text('groups.new')}</span>}
+            <span className={isQuietDay(group.nextRung) ? 'group-rung' : 'literacy group-rung'}>
+              {labelText(group.nextRung)}
+            </span>
+          </p>
+        )}
+        <ProgressBar className="mb-1" now={share} aria-hidden />
+        <p className="quiet small">{text('groups.progress', { taught: group.rungsTaught, total: group.rungs })}</p>
+        {group.lessonDate === null ? (
+          <p className="quiet">{text('groups.none')}</p>
+        ) : (
+          <p className="text-nowrap flex-wrap d-flex align-items-center gap-2 m-0">
+            <Link
+              className="btn btn-primary"
+              to={`/groups/${group.id}/lessons/${group.lessonDate}`}
+              aria-label={text('groups.openFor', { group: group.name })}
+            >
+              {text('groups.open')}
+            </Link>
+            <span className="quiet">
+              {group.isToday ? text('groups.today') : text('groups.next', { date: dayText(group.lessonDate) })}
+            </span>
+            <Link to={`/groups/${group.id}/mats/${group.lessonDate}`}>{text('mat.link')}</Link>
+            {group.status && <StatusBadge status={group.status} />}
+          </p>
+        )}
+      </article>
     </li>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Dialog } from '../shell/Dialog';
 import { labelText, stageText, teachingText, text } from '../text/text';
+import { Chip } from '../shell/Chip';
 import { newRung, type Rung, type Step } from './editing';
 import { TeachingPicker } from './TeachingPicker';
 
@@ -23,7 +24,10 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
       [
         {
           $type: 'insert',
-          rung: newRung(id, name, { correspondences: taught.filter((t) => t.includes('=')), patterns: taught.filter((t) => !t.includes('=')) }),
+          rung: newRung(id, name, {
+            correspondences: taught.filter((t) => t.includes('=')),
+            patterns: taught.filter((t) => !t.includes('=')),
+          }),
           after: after?.id ?? null,
         },
       ],
@@ -32,16 +36,21 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
     onHide();
   };
   return (
-    <Dialog title={after ? text('edit.addAfter', { label: labelText(after.label) }) : text('edit.addFirst')} onHide={onHide} action={{ label: text('edit.addRung'), run: submit }}>
+    <Dialog
+      title={after ? text('edit.addAfter', { label: labelText(after.label) }) : text('edit.addFirst')}
+      onHide={onHide}
+      action={{ label: text('edit.addRung'), run: submit }}
+    >
       <TeachingPicker not={taught} onPick={(what) => setTaught([...taught, what])} />
-      <ul className="chips">
+      <ul className="list-unstyled d-flex flex-wrap gap-2 my-2 mx-0">
         {taught.map((t) => (
-          <li key={t}>
+          <Chip
+            key={t}
+            off={text('edit.takeOff', { label: labelText(t) })}
+            onOff={() => setTaught(taught.filter((other) => other !== t))}
+          >
             {teachingText(t)}
-            <button type="button" className="chip-gone" aria-label={text('edit.takeOff', { label: labelText(t) })} onClick={() => setTaught(taught.filter((other) => other !== t))}>
-              ×
-            </button>
-          </li>
+          </Chip>
         ))}
       </ul>
       {taught.length === 0 && <p className="quiet small">{text('edit.trickyOnly')}</p>}

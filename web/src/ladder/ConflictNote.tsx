@@ -10,13 +10,15 @@ interface Props {
   onLeave: () => void;
 }
 
-/** Two people changed the same thing: what the other did, and what you wanted, side by side; nothing is lost either way. */
+/**
+ * Two people changed the same thing: what the other did, and what you wanted, side by side; nothing is lost either way.
+ */
 export function ConflictNote({ problem, mine, onAgain, onLeave }: Props) {
   const since = (problem.more['since'] as Schemas['ChangeView'][] | undefined) ?? [];
   return (
     <Alert variant="warning" className="conflict">
       <p>{problem.message}</p>
-      <div className="conflict-sides">
+      <div className="row-gap-2 column-gap-5 d-flex flex-wrap mb-2">
         {since.map((c) => (
           <div key={c.version}>
             <strong>{c.isMine ? text('conflict.earlier') : text('conflict.theirs', { name: c.by })}</strong>

@@ -1,22 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { Dialog } from '../shell/Dialog';
 import { lineText, momentText, text, textOf } from '../text/text';
-import type { DraftChanges, Ladder } from './useLadder';
+import { differenceQuery, historyQuery, type Ladder } from './queries';
+import type { DraftChanges } from './useDraftChanges';
 
 /** The ladder's named versions, what changed between them, and the changes of the draft. */
-export function HistoryDialog({ ladder, changes, onLook, onHide }: { ladder: Ladder; changes: DraftChanges | null; onLook: (version: number) => void; onHide: () => void }) {
+export function HistoryDialog({
+  ladder,
+  changes,
+  onLook,
+  onHide,
+}: {
+  ladder: Ladder;
+  changes: DraftChanges | null;
+  onLook: (version: number) => void;
+  onHide: () => void;
+}) {
   const { school } = useSchool();
   const [open, setOpen] = useState<number | null>(null);
-  const history = useQuery({
-    queryKey: ['history', school.id, ladder.id],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/history', { params: { path: { schoolId: school.id, ladderId: ladder.id } } })),
-  });
+  const history = useQuery(historyQuery(school.id, ladder.id));
   return (
     <Dialog title={text('history.title', { name: ladder.name })} onHide={onHide} cancel={text('keys.close')} size="lg">
       {history.isPending && <Loading />}
@@ -24,16 +31,18 @@ export function HistoryDialog({ ladder, changes, onLook, onHide }: { ladder: Lad
       {history.data && history.data.changes.length > 0 && (
         <>
           <h3>{text('history.draft')}</h3>
-          <ul className="history">
+          <ul className="list-unstyled">
             {history.data.changes.map((c) => (
-              <li key={c.version}>
+              <li key={c.version} className="border-top py-2">
                 <span className="quiet">
                   {text('history.by', { name: c.by, at: momentText(c.at) })} · {textOf('change', c.name)}
                 </span>
                 {c.lines.slice(0, 6).map((line, i) => (
                   <div key={i}>{lineText(line)}</div>
                 ))}
-                {c.lines.length > 6 && <div className="quiet">{text('history.more', { count: c.lines.length - 6 })}</div>}
+                {c.lines.length > 6 && (
+                  <div className="quiet">{text('history.more', { count: c.lines.length - 6 })}</div>
+                )}
               </li>
             ))}
           </ul>
@@ -42,25 +51,36 @@ export function HistoryDialog({ ladder, changes, onLook, onHide }: { ladder: Lad
       {history.data && (
         <>
           <h3>{text('history.versions')}</h3>
-          <ul className="history">
+          <ul className="list-unstyled">
             {history.data.versions.map((v) => (
-              <li key={v.version}>
-                <strong>{text('history.version', { version: v.version, name: v.name || text('history.unnamed') })}</strong>{' '}
+              <li key={v.version} className="border-top py-2">
+                <strong>
+                  {text('history.version', { version: v.version, name: v.name || text('history.unnamed') })}
+                </strong>{' '}
                 <span className="quiet">
                   {text('history.by', { name: v.by ?? '', at: momentText(v.publishedAt) })}
                   {v.groups.length > 0 && ` · ${text('history.groups', { groups: v.groups.join(', ') })}`}
                 </span>
                 <div>
-                  <Button size="sm" variant="link" className="px-0" onClick={() => onLook(v.version)}>
+                  <Button size="sm" variant="link" className="p-0 me-3" onClick={() => onLook(v.version)}>
                     {text('history.look')}
                   </Button>{' '}
                   {v.version > 1 && (
-                    <Button size="sm" variant="link" aria-expanded={open === v.version} onClick={() => setOpen(open === v.version ? null : v.version)}>
+                    <Button
+                      size="sm"
+                      variant="link"
+                      aria-expanded={open === v.version}
+                      onClick={() => setOpen(open === v.version ? null : v.version)}
+                    >
                       {text('history.changed', { before: v.version - 1 })}
                     </Button>
                   )}
                   {changes && (
-                    <Button size="sm" variant="link" onClick={() => changes.restore.mutate(v.version, { onSuccess: onHide })}>
+                    <Button
+                      size="sm"
+                      variant="link"
+                      onClick={() => changes.restore.mutate(v.version, { onSuccess: onHide })}
+                    >
                       {text('history.restore')}
                     </Button>
                   )}
@@ -79,15 +99,7 @@ export function HistoryDialog({ ladder, changes, onLook, onHide }: { ladder: Lad
 /** What changed from one version to another, or to the draft, in sentences. */
 export function Difference({ ladder, from, to }: { ladder: Ladder; from: number; to: number | 'draft' }) {
   const { school } = useSchool();
-  const lines = useQuery({
-    queryKey: ['difference', school.id, ladder.id, from, to, to === 'draft' ? ladder.draft?.version : 0],
-    queryFn: () =>
-      answered(
-        client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/difference', {
-          params: { path: { schoolId: school.id, ladderId: ladder.id, version: from }, query: to === 'draft' ? {} : { to } },
-        }),
-      ),
-  });
+  const lines = useQuery(differenceQuery(school.id, ladder, from, to));
   if (lines.isPending) return <Loading />;
   if (lines.error) return <ErrorNote problem={lines.error} />;
   return (

@@ -1,9 +1,10 @@
 import { Kbd } from '../shell/Kbd';
-import { Button, Form } from 'react-bootstrap';
+import { Badge, Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { shareText, shortDayText, text } from '../text/text';
-import type { DraftChanges, Ladder } from './useLadder';
+import type { Ladder } from './queries';
+import type { DraftChanges } from './useDraftChanges';
 
 interface Props {
   ladders: Schemas['LadderSummary'][];
@@ -24,7 +25,21 @@ interface Props {
 }
 
 /** Which ladder and version is looked at, what it comes to, and what can be done with it. */
-export function LadderHead({ ladders, view, summary, groups, group, changes, compareId, onCompare, onLadder, onVersion, onGroup, onPanel, onDialog }: Props) {
+export function LadderHead({
+  ladders,
+  view,
+  summary,
+  groups,
+  group,
+  changes,
+  compareId,
+  onCompare,
+  onLadder,
+  onVersion,
+  onGroup,
+  onPanel,
+  onDialog,
+}: Props) {
   const { school } = useSchool();
   const lead = school.role === 'lead';
   const last = view.rungs[view.rungs.length - 1];
@@ -33,11 +48,16 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
   // A draft is compared with its own published version too.
   const others = ladders.filter((l) => l.latestVersion > 0 && (l.id !== view.id || draft));
   return (
-    <div className="ladder-head">
-      <div className="head-line">
-        <h1 className={ladders.length > 1 ? 'visually-hidden' : ''}>{view.name}</h1>
+    <div className="mb-3">
+      <div className="d-flex flex-wrap row-gap-2 column-gap-3 align-items-center">
+        <h1 className={ladders.length > 1 ? 'visually-hidden' : 'fs-4 m-0'}>{view.name}</h1>
         {ladders.length > 1 && (
-          <Form.Select className="ladder-choice" aria-label={text('ladder.which')} value={view.id} onChange={(e) => onLadder(e.target.value)}>
+          <Form.Select
+            className="mw-100 w-auto fs-5 fw-bold"
+            aria-label={text('ladder.which')}
+            value={view.id}
+            onChange={(e) => onLadder(e.target.value)}
+          >
             {ladders.map((l) => (
               <option key={l.id} value={l.id}>
                 {l.name}
@@ -45,16 +65,28 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
             ))}
           </Form.Select>
         )}
-        <span className={`version-tag${draft ? ' is-draft' : ''}`}>
-          {draft ? text('ladder.draft', { changes: draft.changes, version: view.version }) : text('ladder.version', { version: view.version, latest: summary.latestVersion })}
-        </span>
-        <span className="head-actions">
+        <Badge pill bg={draft ? 'warning-subtle' : 'light'} text="dark" className="version-tag border fw-normal small">
+          {draft
+            ? text('ladder.draft', { changes: draft.changes, version: view.version })
+            : text('ladder.version', { version: view.version, latest: summary.latestVersion })}
+        </Badge>
+        <span className="d-flex flex-wrap gap-2 ms-auto">
           {draft && changes && (
             <>
-              <Button size="sm" variant="outline-secondary" disabled={!draft.canUndo || changes.undo.isPending} onClick={() => changes.undo.mutate()}>
+              <Button
+                size="sm"
+                variant="outline-secondary"
+                disabled={!draft.canUndo || changes.undo.isPending}
+                onClick={() => changes.undo.mutate()}
+              >
                 {text('edit.undo')} <Kbd of="U" />
               </Button>
-              <Button size="sm" variant="outline-secondary" disabled={!draft.canRedo || changes.redo.isPending} onClick={() => changes.redo.mutate()}>
+              <Button
+                size="sm"
+                variant="outline-secondary"
+                disabled={!draft.canRedo || changes.redo.isPending}
+                onClick={() => changes.redo.mutate()}
+              >
                 {text('edit.redo')} <Kbd of="Y" />
               </Button>
               <Button size="sm" variant="outline-secondary" onClick={() => onPanel('suggestions')}>
@@ -92,17 +124,23 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
           )}
         </span>
       </div>
-      <div className="head-line quiet">
+      <div className="d-flex flex-wrap row-gap-2 column-gap-3 align-items-center justify-content-between quiet small">
         {last && (
           <span>
-            {text('ladder.summary', { rungs: view.rungs.length, words: last.readable })} · {text('ladder.share', { share: shareText(last.textShare) })} ·{' '}
+            {text('ladder.summary', { rungs: view.rungs.length, words: last.readable })} ·{' '}
+            {text('ladder.share', { share: shareText(last.textShare) })} ·{' '}
             {warned === 0 ? text('ladder.noWarnings') : text('ladder.allWarnings', { count: warned })}
           </span>
         )}
         {others.length > 0 && (
-          <label className="rail-choice">
+          <label>
             {text('ladder.compare')}{' '}
-            <Form.Select size="sm" className="w-auto d-inline-block" value={compareId} onChange={(e) => onCompare(e.target.value)}>
+            <Form.Select
+              size="sm"
+              className="w-auto d-inline-block"
+              value={compareId}
+              onChange={(e) => onCompare(e.target.value)}
+            >
               <option value="">{text('ladder.compareNone')}</option>
               {others.map((l) => (
                 <option key={l.id} value={l.id}>
@@ -113,9 +151,14 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
           </label>
         )}
         {groups.length > 0 && (
-          <label className="rail-choice">
+          <label>
             {text('rail.datesFor')}{' '}
-            <Form.Select size="sm" className="w-auto d-inline-block" value={group?.groupId} onChange={(e) => onGroup(e.target.value)}>
+            <Form.Select
+              size="sm"
+              className="w-auto d-inline-block"
+              value={group?.groupId}
+              onChange={(e) => onGroup(e.target.value)}
+            >
               {groups.map((g) => (
                 <option key={g.groupId} value={g.groupId}>
                   {g.name}
@@ -123,7 +166,10 @@ export function LadderHead({ ladders, view, summary, groups, group, changes, com
               ))}
             </Form.Select>{' '}
             {group && (
-              <span title={text('rail.spareWhy')} className={group.spare < 0 || !group.hasEnoughSpare ? 'spare-few' : ''}>
+              <span
+                title={text('rail.spareWhy')}
+                className={group.spare < 0 || !group.hasEnoughSpare ? 'text-warning-emphasis fw-bold' : ''}
+              >
                 {text(group.spare < 0 ? 'rail.missing' : group.hasEnoughSpare ? 'rail.spare' : 'rail.fewSpare', {
                   days: Math.abs(group.spare),
                   weeks: Math.ceil(Math.abs(group.spare) / 5),

@@ -1,4 +1,5 @@
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
+import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
@@ -26,29 +27,41 @@ import { TrialPanel } from './TrialPanel';
 import { TrickyPanel } from './TrickyPanel';
 import { useCarrying } from './useCarrying';
 import { useChosen } from './useChosen';
-import { mainLadder, useDates, useDraftChanges, useLadders, useLadderView, useTrial, type Which } from './useLadder';
+import { mainLadder } from './mainLadder';
+import { datesQuery, laddersQuery, ladderQuery, trialQuery, type Which } from './queries';
+import { useDraftChanges } from './useDraftChanges';
 import { usePlaces } from './usePlaces';
 
 type Dialog = 'history' | 'publish' | 'add' | 'new' | null;
 
-/** The ladder: a picture that computes. Published versions are looked at; in the draft rungs are dragged, and the whole ladder answers. */
+/**
+ * The ladder: a picture that computes. Published versions are looked at; in the draft rungs are dragged, and the whole
+ * ladder answers.
+ */
 export function LadderPage() {
   const { school } = useSchool();
   usePageTitle(text('ladder.title'));
   const [search] = useSearchParams();
-  const ladders = useLadders();
+  const ladders = useQuery(laddersQuery(school.id));
   const summary = ladders.data?.find((l) => l.id === search.get('ladder')) ?? mainLadder(ladders.data);
   const version = search.get('version');
   const inDraft = school.role === 'lead' && (version === 'draft' || summary?.latestVersion === 0);
-  const which: Which | null = summary ? { ladderId: summary.id, version: inDraft ? 'draft' : Number(version) || summary.latestVersion } : null;
-  const ladder = useLadderView(which);
+  const which: Which | null = summary
+    ? { ladderId: summary.id, version: inDraft ? 'draft' : Number(version) || summary.latestVersion }
+    : null;
+  const ladder = useQuery(ladderQuery(school.id, which));
   const view = ladder.data;
   const draft = view?.draft ? view : undefined;
   const changes = useDraftChanges(draft);
-  const dates = useDates(which, view?.draft?.version);
+  const dates = useQuery(datesQuery(school.id, which, view?.draft?.version));
   const [compareId, setCompareId] = useState('');
   const comparedSummary = ladders.data?.find((l) => l.id === compareId);
-  const compared = useLadderView(comparedSummary ? { ladderId: comparedSummary.id, version: comparedSummary.latestVersion } : null);
+  const compared = useQuery(
+    ladderQuery(
+      school.id,
+      comparedSummary ? { ladderId: comparedSummary.id, version: comparedSummary.latestVersion } : null,
+    ),
+  );
   const [groupId, setGroupId] = useState<string | null>(null);
   const group = dates.data?.groups.find((g) => g.groupId === groupId) ?? dates.data?.groups[0];
 
@@ -58,7 +71,7 @@ export function LadderPage() {
   const { active, choose, clear, put } = useChosen(rungs);
   const carrying = useCarrying({ rungs, draft, changes, active, choose });
   const { trying, act, take } = carrying;
-  const trial = useTrial(draft, carrying.steps);
+  const trial = useQuery(trialQuery(school.id, draft, carrying.steps));
   // The marks answer for what is being carried; else for the rung that is chosen.
   const meant = trying?.kind === 'move' ? trying.ids : active;
   const places = usePlaces(draft, meant.length === 1 ? meant[0]! : null);
@@ -95,9 +108,11 @@ export function LadderPage() {
   if (!summary || !which) {
     return (
       <>
-        <p className="empty">{text('ladder.empty')}</p>
+        <p className="py-4">{text('ladder.empty')}</p>
         {school.role === 'lead' && <Button onClick={() => setDialog('new')}>{text('new.title')}</Button>}
-        {dialog === 'new' && <NewLadderDialog ladders={[]} onMade={(made) => put({ ladder: made.id })} onHide={() => setDialog(null)} />}
+        {dialog === 'new' && (
+          <NewLadderDialog ladders={[]} onMade={(made) => put({ ladder: made.id })} onHide={() => setDialog(null)} />
+        )}
       </>
     );
   }
@@ -105,15 +120,27 @@ export function LadderPage() {
   if (!view) return <Loading />;
 
   const carriedIds = trying?.kind === 'move' ? trying.ids : [];
-  const shown = trying?.kind === 'move' && (trying.by === 'keys' || changes.change.isPending) ? moved(rungs, trying.ids, trying.after) : rungs;
+  const shown =
+    trying?.kind === 'move' && (trying.by === 'keys' || changes.change.isPending)
+      ? moved(rungs, trying.ids, trying.after)
+      : rungs;
   const chosenRung = rungs.find((r) => r.id === active[active.length - 1]);
   const chosenAt = chosenRung ? rungs.indexOf(chosenRung) : -1;
   const problem = changes.change.error ?? changes.undo.error ?? changes.redo.error;
-  const conflict = changes.change.error instanceof ApiProblem && changes.change.error.code === 'changed-meanwhile' ? changes.change.error : null;
+  const conflict =
+    changes.change.error instanceof ApiProblem && changes.change.error.code === 'changed-meanwhile'
+      ? changes.change.error
+      : null;
   const tryTitle =
     trying?.kind === 'tricky'
-      ? text('trial.tricky', { word: trying.word, label: labelText(rungs.find((r) => r.id === trying.rung)?.label ?? '') })
-      : text('trial.move', { label: labelText(rungs.find((r) => r.id === carriedIds[0])?.label ?? ''), count: carriedIds.length });
+      ? text('trial.tricky', {
+          word: trying.word,
+          label: labelText(rungs.find((r) => r.id === trying.rung)?.label ?? ''),
+        })
+      : text('trial.move', {
+          label: labelText(rungs.find((r) => r.id === carriedIds[0])?.label ?? ''),
+          count: carriedIds.length,
+        });
   return (
     <>
       <LadderHead
@@ -145,7 +172,7 @@ export function LadderPage() {
         problem && <ErrorNote problem={problem} />
       )}
       {view.problems.map((p) => (
-        <p key={p.code} className="flag-note">
+        <p key={p.code} className="flag-note py-2 px-3 rounded">
           {textOf('problem', p.code, { 0: Number(p.arguments[0] ?? 0) })}
         </p>
       ))}
@@ -156,9 +183,12 @@ export function LadderPage() {
         onDragOver={carrying.onDrag}
         onDragEnd={() => carrying.endDrag(true)}
         onDragCancel={() => carrying.endDrag(false)}
-        accessibility={{ screenReaderInstructions: { draggable: '' }, announcements: { onDragStart: none, onDragOver: none, onDragEnd: none, onDragCancel: none } }}
+        accessibility={{
+          screenReaderInstructions: { draggable: '' },
+          announcements: { onDragStart: none, onDragOver: none, onDragEnd: none, onDragCancel: none },
+        }}
       >
-        <div className="ladder-page">
+        <div className="ladder-page d-grid gap-3 align-items-start">
           {rungs.length > 0 ? (
             <div>
               <RowHeads canEdit={draft !== undefined} />
@@ -185,7 +215,7 @@ export function LadderPage() {
               <Button onClick={() => setDialog('add')}>{text('edit.addFirst')}</Button>
             </div>
           )}
-          <aside className="panel rung-panel">
+          <aside className="panel rung-panel position-sticky overflow-y-auto">
             {trying ? (
               <TrialPanel title={tryTitle} rungs={rungs} trial={trial.data} problem={trial.error} />
             ) : panel === 'tricky' ? (
@@ -235,7 +265,14 @@ export function LadderPage() {
           onHide={() => setDialog(null)}
         />
       )}
-      {dialog === 'publish' && draft && <PublishDialog ladder={draft} groups={dates.data?.groups ?? []} changes={changes} onHide={() => setDialog(null)} />}
+      {dialog === 'publish' && draft && (
+        <PublishDialog
+          ladder={draft}
+          groups={dates.data?.groups ?? []}
+          changes={changes}
+          onHide={() => setDialog(null)}
+        />
+      )}
       {dialog === 'add' && draft && <AddRungDialog after={chosenRung} onDo={act} onHide={() => setDialog(null)} />}
       {dialog === 'new' && (
         <NewLadderDialog
@@ -257,7 +294,9 @@ export function LadderPage() {
 
 /** What a change was to do, for who made it. */
 function mineText(edit: Schemas['LadderEdit'], rungs: Schemas['RungView'][]): string {
-  const labels = edit.steps.flatMap((s) => ('id' in s ? [s.id] : 'word' in s ? [s.word] : [])).map((id) => labelText(rungs.find((r) => r.id === id)?.label ?? id));
+  const labels = edit.steps
+    .flatMap((s) => ('id' in s ? [s.id] : 'word' in s ? [s.word] : []))
+    .map((id) => labelText(rungs.find((r) => r.id === id)?.label ?? id));
   return `${textOf('change', edit.name)}: ${[...new Set(labels)].join(', ')}`;
 }
 

@@ -5,17 +5,32 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Dialog } from '../shell/Dialog';
 import { text } from '../text/text';
 import { Difference } from './HistoryDialog';
-import type { DraftChanges, Ladder } from './useLadder';
+import type { Ladder } from './queries';
+import type { DraftChanges } from './useDraftChanges';
 
 /** Names the draft and makes it a version; groups follow it at once where they are ticked. */
-export function PublishDialog({ ladder, groups, changes, onHide }: { ladder: Ladder; groups: Schemas['GroupDates'][]; changes: DraftChanges; onHide: () => void }) {
+export function PublishDialog({
+  ladder,
+  groups,
+  changes,
+  onHide,
+}: {
+  ladder: Ladder;
+  groups: Schemas['GroupDates'][];
+  changes: DraftChanges;
+  onHide: () => void;
+}) {
   const [name, setName] = useState('');
   const [moving, setMoving] = useState<string[]>(groups.map((g) => g.groupId));
   const submit = () => {
     changes.publish.mutate({ name, groups: moving }, { onSuccess: onHide });
   };
   return (
-    <Dialog title={text('publish.title')} onHide={onHide} action={{ label: text('publish.publish'), run: submit, disabled: changes.publish.isPending }}>
+    <Dialog
+      title={text('publish.title')}
+      onHide={onHide}
+      action={{ label: text('publish.publish'), run: submit, disabled: changes.publish.isPending }}
+    >
       <Form.Group controlId="publish-name" className="mb-3">
         <Form.Label>{text('publish.name')}</Form.Label>
         <Form.Control required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
@@ -29,7 +44,9 @@ export function PublishDialog({ ladder, groups, changes, onHide }: { ladder: Lad
               id={`publish-${g.groupId}`}
               label={g.name}
               checked={moving.includes(g.groupId)}
-              onChange={(e) => setMoving(e.target.checked ? [...moving, g.groupId] : moving.filter((id) => id !== g.groupId))}
+              onChange={(e) =>
+                setMoving(e.target.checked ? [...moving, g.groupId] : moving.filter((id) => id !== g.groupId))
+              }
             />
           ))}
           <p className="quiet small">{text('publish.groupsHelp')}</p>

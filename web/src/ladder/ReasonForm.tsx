@@ -8,7 +8,12 @@ export function ReasonForm({ rung, onDo }: { rung: Rung; onDo: (name: string, st
   const [reason, setReason] = useState('');
   if (rung.reason) {
     return (
-      <Button variant="link" size="sm" className="px-0" onClick={() => onDo('reason', [{ $type: 'reason', id: rung.id, reason: null }])}>
+      <Button
+        variant="link"
+        size="sm"
+        className="px-0"
+        onClick={() => onDo('reason', [{ $type: 'reason', id: rung.id, reason: null }])}
+      >
         {text('edit.reasonGone')}
       </Button>
     );
@@ -16,13 +21,20 @@ export function ReasonForm({ rung, onDo }: { rung: Rung; onDo: (name: string, st
   if (!rung.warnings.some((w) => w.code === 'thin')) return null;
   return (
     <Form
-      className="inline-form"
+      className="d-flex gap-2 mt-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim() !== '') onDo('reason', [{ $type: 'reason', id: rung.id, reason: reason.trim() }]);
       }}
     >
-      <Form.Control size="sm" aria-label={text('edit.reason')} placeholder={text('edit.reason')} maxLength={120} value={reason} onChange={(e) => setReason(e.target.value)} />
+      <Form.Control
+        size="sm"
+        aria-label={text('edit.reason')}
+        placeholder={text('edit.reason')}
+        maxLength={120}
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+      />
       <Button size="sm" type="submit" variant="outline-secondary">
         {text('edit.reasonGive')}
       </Button>

@@ -28,9 +28,9 @@ export function RungActions({ places, rung, next, chosen, onDo, onTake, onCut, o
   const split = splitSteps(rung, crypto.randomUUID());
   const many = chosen.length > 1;
   return (
-    <div className="rung-actions">
+    <div className="border-top border-bottom py-2 px-0 mb-2">
       {places && !many && <BestPlace places={places} onTake={onTake} />}
-      <div className="action-row">
+      <div className="d-flex flex-wrap gap-2 mb-2">
         <Button size="sm" variant="outline-secondary" onClick={onCut}>
           {text(many ? 'edit.cutMany' : 'edit.cut', { count: chosen.length })} <kbd>Ctrl X</kbd>
         </Button>

@@ -33,8 +33,27 @@ interface Props extends Shown {
   onRenameStage: (first: Rung, name: string) => void;
 }
 
-/** The rungs between two rails, the calendar as the left one. Arrow keys go from rung to rung; with Alt they carry the rung along. */
-export function RungList({ rungs, trial, compared, group, groups, today, chosen, cut, dragged, over, places, canEdit, onChoose, onKey, onRenameStage }: Props) {
+/**
+ * The rungs between two rails, the calendar as the left one. Arrow keys go from rung to rung; with Alt they carry the
+ * rung along.
+ */
+export function RungList({
+  rungs,
+  trial,
+  compared,
+  group,
+  groups,
+  today,
+  chosen,
+  cut,
+  dragged,
+  over,
+  places,
+  canEdit,
+  onChoose,
+  onKey,
+  onRenameStage,
+}: Props) {
   const list = useRef<HTMLOListElement>(null);
   const last = chosen[chosen.length - 1];
   useEffect(() => {
@@ -43,10 +62,15 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
   // A rung that is carried along by the keyboard keeps the focus at its new place.
   useLayoutEffect(() => {
     const focused = document.activeElement;
-    if (last && focused instanceof HTMLElement && focused.classList.contains('rung')) focused.scrollIntoView({ block: 'nearest' });
+    if (last && focused instanceof HTMLElement && focused.classList.contains('rung'))
+      focused.scrollIntoView({ block: 'nearest' });
   });
 
-  const choose = useCallback((id: string, event: MouseEvent) => onChoose(id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'more' : 'one'), [onChoose]);
+  const choose = useCallback(
+    (id: string, event: MouseEvent) =>
+      onChoose(id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'more' : 'one'),
+    [onChoose],
+  );
   const key = useCallback((id: string, event: KeyboardEvent) => onKey(id, event), [onKey]);
   const trials = new Map(trial?.rungs.map((r) => [r.id, r]));
   const chosenSet = new Set(chosen);
@@ -60,23 +84,30 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
   const previousDates = datesBefore(rail.map((r) => r.date));
 
   return (
-    <ol className={`rails${canEdit ? ' can-edit' : ''}`} ref={list} aria-label={text('ladder.rungs')}>
+    <ol
+      className={`rails bg-white list-unstyled m-0 overflow-y-auto${canEdit ? ' can-edit' : ''}`}
+      ref={list}
+      aria-label={text('ladder.rungs')}
+    >
       {rungs.map((rung, i) => {
         const date = rail[i]?.date;
         const previous = previousDates[i];
         return [
           rung.stage !== rungs[i - 1]?.stage && (
-            <li key={`stage ${rung.id}`} className="stage">
+            <li key={`stage ${rung.id}`} className="stage sticky-top bg-body">
               <StageName rung={rung} canEdit={canEdit} onRename={onRenameStage} />
             </li>
           ),
           group && rung === next && today && (
-            <li key="today" className="rail-today">
+            <li key="today" className="text-bg-primary small py-1 px-3">
               {text('rail.today', { group: group.name })}
             </li>
           ),
           group && date && previous && group.planned[rung.id] && (
-            <RailGap key={`gap ${rung.id}`} text={gapsBefore(date, previous < (today ?? '') ? today! : previous, group.quiet, longBreak)} />
+            <RailGap
+              key={`gap ${rung.id}`}
+              text={gapsBefore(date, previous < (today ?? '') ? today! : previous, group.quiet, longBreak)}
+            />
           ),
           <RungRow
             key={rung.id}
@@ -111,18 +142,26 @@ export function RungList({ rungs, trial, compared, group, groups, today, chosen,
 }
 
 function RailGap({ text: what }: { text: string }) {
-  return what === '' ? null : <li className="rail-gap quiet">{what}</li>;
+  return what === '' ? null : <li className="rail-gap small py-1 px-3 quiet">{what}</li>;
 }
 
 /** The name of a stretch of rungs; where the ladder can be changed it is renamed in place. */
-function StageName({ rung, canEdit, onRename }: { rung: Rung; canEdit: boolean; onRename: (first: Rung, name: string) => void }) {
+function StageName({
+  rung,
+  canEdit,
+  onRename,
+}: {
+  rung: Rung;
+  canEdit: boolean;
+  onRename: (first: Rung, name: string) => void;
+}) {
   const [name, setName] = useState<string | null>(null);
   if (name === null) {
     return (
-      <h2>
+      <h2 className="small m-0">
         {stageText(rung.stage)}
         {canEdit && (
-          <button type="button" className="btn btn-link btn-sm" onClick={() => setName(stageText(rung.stage))}>
+          <button type="button" className="btn btn-link btn-sm py-0" onClick={() => setName(stageText(rung.stage))}>
             {text('ladder.renameStage')}
           </button>
         )}

@@ -2,28 +2,37 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
+import { nowStale } from '../api/stale';
 import { useSchool } from '../session/session';
 import { SaveProblem } from '../shell/SaveProblem';
 import { text, textOf } from '../text/text';
+import { notesQuery } from './queries';
 
 type Note = Schemas['Note'];
 const FIELDS = ['keyWord', 'phrase', 'mouthCue', 'formation'] as const;
 
-/** The school's own way to teach something: key word, memory phrase, mouth cue, formation. Leads write it, all read it. */
+/**
+ * The school's own way to teach something: key word, memory phrase, mouth cue, formation. Leads write it, all read it.
+ */
 export function RungNotes({ subject, label }: { subject: string; label: string }) {
   const { school } = useSchool();
   const queries = useQueryClient();
-  const notes = useQuery({ queryKey: ['notes', school.id], queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })) });
+  const notes = useQuery(notesQuery(school.id));
   const found = notes.data?.notes.find((n) => n.subject === subject);
   const kept: Note = found ?? { subject, keyWord: '', phrase: '', mouthCue: '', formation: '' };
   const [stamp, setStamp] = useState('');
   const [typed, setTyped] = useState<Note | null>(null);
   const save = useMutation({
-    mutationFn: (body: Note) => answered(client.POST('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id }, header: { 'If-Match': stamp } }, body })),
+    mutationFn: (body: Note) =>
+      answered(
+        client.POST('/api/schools/{schoolId}/notes', {
+          params: { path: { schoolId: school.id }, header: { 'If-Match': stamp } },
+          body,
+        }),
+      ),
     onSuccess: () => {
       setTyped(null);
-      void queries.invalidateQueries({ queryKey: ['notes', school.id] });
-      void queries.invalidateQueries({ queryKey: ['ladder', school.id] });
+      void nowStale(queries, school.id, 'notes');
     },
   });
   const filled = FIELDS.filter((f) => kept[f] !== '');
@@ -63,7 +72,12 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
       {FIELDS.map((f) => (
         <Form.Group key={f} controlId={`note-${subject}-${f}`} className="mb-2">
           <Form.Label className="small mb-0">{textOf('notes', f)}</Form.Label>
-          <Form.Control size="sm" maxLength={f === 'keyWord' ? 30 : 400} value={typed[f]} onChange={(e) => setTyped({ ...typed, [f]: e.target.value })} />
+          <Form.Control
+            size="sm"
+            maxLength={f === 'keyWord' ? 30 : 400}
+            value={typed[f]}
+            onChange={(e) => setTyped({ ...typed, [f]: e.target.value })}
+          />
         </Form.Group>
       ))}
       {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}

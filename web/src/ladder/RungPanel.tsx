@@ -1,10 +1,11 @@
+import { Table } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { labelText, saysText, shareText, soundText, text, textOf, warningText } from '../text/text';
 import { shown } from '../words/spelling';
 import type { Rung } from './editing';
 import { RungNotes } from './RungNotes';
 import { RungWords } from './RungWords';
-import type { Ladder } from './useLadder';
+import type { Ladder } from './queries';
 
 interface Props {
   ladder: Ladder;
@@ -16,35 +17,46 @@ interface Props {
   actions: React.ReactNode;
 }
 
-/** All about one rung: what it teaches and how far it can be relied on, what is wrong with its place, what it unlocks, how our school teaches it. */
+/**
+ * All about one rung: what it teaches and how far it can be relied on, what is wrong with its place, what it unlocks,
+ * how our school teaches it.
+ */
 export function RungPanel({ ladder, rung, number, calendar, actions }: Props) {
   return (
     <>
       <h2>{text('ladder.rung', { number, label: labelText(rung.label) })}</h2>
       {rung.correspondences.map((c) => (
-        <p key={c.notation} className="correspondence">
-          <span className="literacy">{c.grapheme}</span> {saysText(c.sounds, c.keyWord)}
+        <p key={c.notation} className="fs-5 d-block">
+          <span className="literacy fs-2">{c.grapheme}</span> {saysText(c.sounds, c.keyWord)}
         </p>
       ))}
       {rung.patterns.map((p) => (
-        <p key={p} className="correspondence">
+        <p key={p} className="fs-5 d-block">
           {textOf('pattern', p)}
         </p>
       ))}
       {rung.kind !== 'lesson' && <p className="quiet">{textOf('ladder.kind', rung.kind)}</p>}
       {[...rung.warnings, ...calendar].map((warning) => (
-        <p key={warning.code + warning.arguments.join()} className="flag-note">
+        <p key={warning.code + warning.arguments.join()} className="flag-note py-2 px-3 rounded">
           {warningText(warning)}
         </p>
       ))}
-      {rung.reason && rung.kind === 'lesson' && <p className="flag-note">{rung.reason === 'oral-work' ? text('ladder.thinWhy') : rung.reason}</p>}
+      {rung.reason && rung.kind === 'lesson' && (
+        <p className="flag-note py-2 px-3 rounded">
+          {rung.reason === 'oral-work' ? text('ladder.thinWhy') : rung.reason}
+        </p>
+      )}
       {actions}
       {rung.correspondences.length > 0 && <FactsTable correspondences={rung.correspondences} />}
       {rung.correspondences.map((c) => (
         <PositionsLine key={c.notation} one={c} />
       ))}
-      {rung.tricky.length > 0 && <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>}
-      {rung.graduates.length > 0 && <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>}
+      {rung.tricky.length > 0 && (
+        <p className="quiet">{text('ladder.tricky', { words: rung.tricky.map(shown).join(', ') })}</p>
+      )}
+      {rung.graduates.length > 0 && (
+        <p className="quiet">{text('ladder.graduates', { words: rung.graduates.map(shown).join(', ') })}</p>
+      )}
       <p className="quiet">{text('ladder.shareOf', { share: shareText(rung.textShare) })}</p>
       {[...rung.correspondences.map((c) => c.notation), ...rung.patterns].map((subject) => (
         <RungNotes key={subject} subject={subject} label={labelText(subject.split('=')[0]!)} />
@@ -65,7 +77,8 @@ function PositionsLine({ one }: { one: Schemas['CorrespondenceView'] }) {
   ].filter((p) => p.share > 0);
   return (
     <p className="quiet small">
-      <span className="literacy">{one.grapheme}</span>: {places.map((p) => `${textOf('position', p.name)} ${p.share}%${p.example ? ` (${p.example})` : ''}`).join(' · ')}
+      <span className="literacy">{one.grapheme}</span>:{' '}
+      {places.map((p) => `${textOf('position', p.name)} ${p.share}%${p.example ? ` (${p.example})` : ''}`).join(' · ')}
     </p>
   );
 }
@@ -74,7 +87,7 @@ function PositionsLine({ one }: { one: Schemas['CorrespondenceView'] }) {
 function FactsTable({ correspondences }: { correspondences: Schemas['CorrespondenceView'][] }) {
   const cell = (share: number | null | undefined) => (share === null || share === undefined ? '–' : shareText(share));
   return (
-    <table className="facts">
+    <Table size="sm" className="small align-middle">
       <thead>
         <tr>
           <td />
@@ -96,6 +109,6 @@ function FactsTable({ correspondences }: { correspondences: Schemas['Corresponde
           </tr>,
         ])}
       </tbody>
-    </table>
+    </Table>
   );
 }

@@ -1,19 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
+import { teachablesQuery } from './queries';
 import { labelText, soundText, text } from '../text/text';
 
 /** Finds a correspondence by its letters or sound, or a pattern by its name, and adds it. */
 export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick: (what: string) => void }) {
   const { school } = useSchool();
   const [typed, setTyped] = useState('');
-  const all = useQuery({
-    queryKey: ['teachables'],
-    staleTime: Infinity,
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/teachables', { params: { path: { schoolId: school.id } } })),
-  });
+  const all = useQuery(teachablesQuery(school.id));
   const options = [
     ...(all.data?.correspondences.map((c) => ({
       id: c.notation,
@@ -28,7 +24,11 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
       ? []
       : options
           .filter((o) => o.label.toLowerCase().includes(asked))
-          .sort((a, b) => Number(b.starts === asked) - Number(a.starts === asked) || Number(b.starts.startsWith(asked)) - Number(a.starts.startsWith(asked)))
+          .sort(
+            (a, b) =>
+              Number(b.starts === asked) - Number(a.starts === asked) ||
+              Number(b.starts.startsWith(asked)) - Number(a.starts.startsWith(asked)),
+          )
           .slice(0, 8);
   return (
     <div>
@@ -41,7 +41,7 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
         onChange={(e) => setTyped(e.target.value)}
       />
       {matching.length > 0 && (
-        <ul className="picker">
+        <ul className="list-unstyled bg-white p-1 m-0 border rounded">
           {matching.map((o) => (
             <li key={o.id}>
               <Button
@@ -58,7 +58,9 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
           ))}
         </ul>
       )}
-      {asked !== '' && matching.length === 0 && <p className="quiet small">{text('edit.noneFound', { text: typed.trim() })}</p>}
+      {asked !== '' && matching.length === 0 && (
+        <p className="quiet small">{text('edit.noneFound', { text: typed.trim() })}</p>
+      )}
     </div>
   );
 }

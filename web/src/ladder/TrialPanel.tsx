@@ -16,8 +16,13 @@ export function TrialPanel({ title, rungs, trial, problem }: Props) {
   const key = (id: string, w: Schemas['Reason']) => `${id} ${w.code} ${w.arguments[0] ?? ''}`;
   const was = new Set(rungs.flatMap((r) => r.warnings.map((w) => key(r.id, w))));
   const now = new Set(trial?.rungs.flatMap((r) => r.warnings.map((w) => key(r.id, w))) ?? []);
-  const fresh = trial?.rungs.flatMap((r) => r.warnings.filter((w) => !was.has(key(r.id, w))).map((w) => ({ id: r.id, warning: w }))) ?? [];
-  const gone = trial ? rungs.flatMap((r) => r.warnings.filter((w) => !now.has(key(r.id, w))).map((w) => ({ id: r.id, warning: w }))) : [];
+  const fresh =
+    trial?.rungs.flatMap((r) =>
+      r.warnings.filter((w) => !was.has(key(r.id, w))).map((w) => ({ id: r.id, warning: w })),
+    ) ?? [];
+  const gone = trial
+    ? rungs.flatMap((r) => r.warnings.filter((w) => !now.has(key(r.id, w))).map((w) => ({ id: r.id, warning: w })))
+    : [];
   const label = (id: string) => labelText(rungs.find((r) => r.id === id)?.label ?? id);
   return (
     <div className="trial" data-ready={trial !== undefined}>
@@ -29,10 +34,12 @@ export function TrialPanel({ title, rungs, trial, problem }: Props) {
           <Moves title={text('trial.later', { count: trial.later.count })} moves={trial.later} />
           <Moves title={text('trial.gained', { count: trial.gained.count })} moves={trial.gained} />
           <Moves title={text('trial.lost', { count: trial.lost.count })} moves={trial.lost} />
-          {trial.earlier.count + trial.later.count + trial.gained.count + trial.lost.count === 0 && <p>{text('trial.noWords')}</p>}
+          {trial.earlier.count + trial.later.count + trial.gained.count + trial.lost.count === 0 && (
+            <p>{text('trial.noWords')}</p>
+          )}
           {fresh.length > 0 && <h3>{text('trial.newWarnings', { count: fresh.length })}</h3>}
           {fresh.map(({ id, warning }) => (
-            <p key={key(id, warning)} className="flag-note">
+            <p key={key(id, warning)} className="flag-note py-2 px-3 rounded">
               <strong>{label(id)}:</strong> {warningText(warning)}
             </p>
           ))}
@@ -43,10 +50,16 @@ export function TrialPanel({ title, rungs, trial, problem }: Props) {
             </p>
           ))}
           {trial.lessons.length > 0 && <h3>{text('trial.lessons', { count: trial.lessons.length })}</h3>}
-          <ul className="plain">
+          <ul className="list-unstyled">
             {trial.lessons.map((l) => (
               <li key={l.group + l.date}>
-                {text('trial.lesson', { group: l.group, date: dayText(l.date), rung: labelText(l.rung), items: l.items, expected: l.expected ? labelText(l.expected) : 'none' })}
+                {text('trial.lesson', {
+                  group: l.group,
+                  date: dayText(l.date),
+                  rung: labelText(l.rung),
+                  items: l.items,
+                  expected: l.expected ? labelText(l.expected) : 'none',
+                })}
               </li>
             ))}
           </ul>
@@ -61,7 +74,7 @@ function Moves({ title, moves }: { title: string; moves: Schemas['WordMoves'] })
   return (
     <section>
       <h3>{title}</h3>
-      <p className="trial-words">
+      <p className="fs-5 d-flex flex-wrap row-gap-1 column-gap-3">
         {moves.examples.map((m) => (
           <span key={m.word}>
             <span className="literacy">{m.word}</span>{' '}

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button } from 'react-bootstrap';
-import { answered, client, type Schemas } from '../api/client';
+import { Button, Table } from 'react-bootstrap';
+import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { shortDayText, text } from '../text/text';
 import { shown } from '../words/spelling';
 import type { Step } from './editing';
-import type { Ladder } from './useLadder';
+import { trickyWordsQuery, type Ladder } from './queries';
 
 interface Props {
   ladder: Ladder;
@@ -16,17 +16,13 @@ interface Props {
   onChoose: (rungId: string) => void;
 }
 
-/** The tricky words along the ladder: where each is taught, when it becomes readable, what is worth adding, what never can be read. */
+/**
+ * The tricky words along the ladder: where each is taught, when it becomes readable, what is worth adding, what never
+ * can be read.
+ */
 export function TrickyPanel({ ladder, group, onDo, onChoose }: Props) {
   const { school } = useSchool();
-  const path = { schoolId: school.id, ladderId: ladder.id };
-  const words = useQuery({
-    queryKey: ['tricky', school.id, ladder.id, ladder.draft ? `draft ${ladder.draft.version}` : ladder.version],
-    queryFn: () =>
-      ladder.draft
-        ? answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/tricky-words', { params: { path } }))
-        : answered(client.GET('/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/tricky-words', { params: { path: { ...path, version: ladder.version } } })),
-  });
+  const words = useQuery(trickyWordsQuery(school.id, ladder));
   if (words.isPending) return <Loading />;
   if (words.error) return <ErrorNote problem={words.error} retry={() => void words.refetch()} />;
   const date = (rungId: string | null | undefined) => {
@@ -39,12 +35,21 @@ export function TrickyPanel({ ladder, group, onDo, onChoose }: Props) {
       {words.data.suggested.length > 0 && onDo && (
         <>
           <h3>{text('tricky.suggested')}</h3>
-          <ul className="plain">
+          <ul className="list-unstyled">
             {words.data.suggested.map((t) => (
-              <li key={t.word} className="tricky-line">
+              <li
+                key={t.word}
+                className="d-flex flex-wrap row-gap-1 column-gap-2 align-items-center justify-content-between py-1 px-0 border-top"
+              >
                 <span className="literacy">{shown(t.word)}</span>
-                <span className="quiet small">{text('tricky.could', { rung: t.rung ?? 0, part: t.part.join(' '), readable: t.readable ?? 0 })}</span>
-                <Button size="sm" variant="outline-primary" onClick={() => onDo('tricky', [{ $type: 'tricky', word: t.word, rung: t.rungId ?? null, at: null }])}>
+                <span className="quiet small">
+                  {text('tricky.could', { rung: t.rung ?? 0, part: t.part.join(' '), readable: t.readable ?? 0 })}
+                </span>
+                <Button
+                  size="sm"
+                  variant="outline-primary"
+                  onClick={() => onDo('tricky', [{ $type: 'tricky', word: t.word, rung: t.rungId ?? null, at: null }])}
+                >
                   {text('tricky.place')}
                 </Button>
               </li>
@@ -53,7 +58,7 @@ export function TrickyPanel({ ladder, group, onDo, onChoose }: Props) {
         </>
       )}
       <h3>{text('tricky.placed', { count: words.data.placed.length })}</h3>
-      <table className="facts">
+      <Table size="sm" className="small align-middle">
         <thead>
           <tr>
             <th scope="col">{text('tricky.word')}</th>
@@ -69,7 +74,11 @@ export function TrickyPanel({ ladder, group, onDo, onChoose }: Props) {
                 {shown(t.word)}
               </th>
               <td>
-                <button type="button" className="btn btn-link btn-sm p-0" onClick={() => t.rungId && onChoose(t.rungId)}>
+                <button
+                  type="button"
+                  className="btn btn-link btn-sm p-0"
+                  onClick={() => t.rungId && onChoose(t.rungId)}
+                >
                   {t.rung}
                 </button>
                 {date(t.rungId)}
@@ -82,9 +91,11 @@ export function TrickyPanel({ ladder, group, onDo, onChoose }: Props) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <h3>{text('tricky.neverTitle', { count: words.data.never.length })}</h3>
-      <p className={words.data.never.length > 0 ? 'literacy' : 'quiet'}>{words.data.never.length > 0 ? words.data.never.map(shown).join(', ') : text('tricky.noneNever')}</p>
+      <p className={words.data.never.length > 0 ? 'literacy' : 'quiet'}>
+        {words.data.never.length > 0 ? words.data.never.map(shown).join(', ') : text('tricky.noneNever')}
+      </p>
     </>
   );
 }

@@ -1,5 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { anchorAt, anchorOf, mergeSteps, moved, moveSteps, splitSteps, stageSteps, staysPut, type Rung } from './editing';
+import {
+  anchorAt,
+  anchorOf,
+  mergeSteps,
+  moved,
+  moveSteps,
+  splitSteps,
+  stageSteps,
+  staysPut,
+  type Rung,
+} from './editing';
 
 const rung = (id: string, more: Partial<Rung> = {}): Rung => ({
   id,
@@ -18,7 +28,15 @@ const rung = (id: string, more: Partial<Rung> = {}): Rung => ({
   warnings: [],
   ...more,
 });
-const letters = (...notations: string[]) => notations.map((notation) => ({ notation, grapheme: notation, sounds: '', keyWord: '', facts: undefined!, positions: null }));
+const letters = (...notations: string[]) =>
+  notations.map((notation) => ({
+    notation,
+    grapheme: notation,
+    sounds: '',
+    keyWord: '',
+    facts: undefined!,
+    positions: null,
+  }));
 const ladder = ['a', 'b', 'c', 'd', 'e'].map((id) => rung(id));
 const ids = (rungs: Rung[]) => rungs.map((r) => r.id).join('');
 
@@ -60,7 +78,19 @@ describe('splitting, joining, naming', () => {
   test('the last of several goes to a rung of its own', () => {
     expect(splitSteps(rung('x', { correspondences: letters('ff=f', 'zz=z') }), 'new')).toEqual([
       { $type: 'teach', id: 'x', correspondences: ['ff=f'], patterns: [] },
-      { $type: 'insert', rung: { id: 'new', stage: 'one', correspondences: ['zz=z'], patterns: [], tricky: [], reason: null, kind: null }, after: 'x' },
+      {
+        $type: 'insert',
+        rung: {
+          id: 'new',
+          stage: 'one',
+          correspondences: ['zz=z'],
+          patterns: [],
+          tricky: [],
+          reason: null,
+          kind: null,
+        },
+        after: 'x',
+      },
     ]);
     expect(splitSteps(rung('x', { correspondences: letters('ff=f') }), 'new')).toEqual([]);
   });
@@ -72,7 +102,10 @@ describe('splitting, joining, naming', () => {
   });
 
   test('a joined rung brings what it teaches and its tricky words', () => {
-    const steps = mergeSteps(rung('x', { correspondences: letters('m=m') }), rung('y', { correspondences: letters('a=æ'), tricky: ['the'] }));
+    const steps = mergeSteps(
+      rung('x', { correspondences: letters('m=m') }),
+      rung('y', { correspondences: letters('a=æ'), tricky: ['the'] }),
+    );
     expect(steps.map((s) => s.$type)).toEqual(['tricky', 'remove', 'teach']);
     expect(steps[2]).toMatchObject({ correspondences: ['m=m', 'a=æ'] });
   });

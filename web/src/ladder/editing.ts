@@ -6,12 +6,17 @@ export type Step = Schemas['LadderStep'];
 /** Where rungs are put: right after another, or first when it is null. */
 export type Anchor = string | null;
 
-/** The rungs in the ladder's order, moved so that they follow the anchor; what lands inside another stage becomes part of it. */
+/**
+ * The rungs in the ladder's order, moved so that they follow the anchor; what lands inside another stage becomes part
+ * of it.
+ */
 export function moveSteps(rungs: readonly Rung[], ids: readonly string[], after: Anchor): Step[] {
   const { carried, stage } = landing(rungs, ids, after);
   return [
     ...carried.map((r, i) => ({ $type: 'move' as const, id: r.id, after: i === 0 ? after : carried[i - 1]!.id })),
-    ...carried.filter((r) => stage !== undefined && r.stage !== stage).map((r) => ({ $type: 'stage' as const, id: r.id, stage: stage! })),
+    ...carried
+      .filter((r) => stage !== undefined && r.stage !== stage)
+      .map((r) => ({ $type: 'stage' as const, id: r.id, stage: stage! })),
   ];
 }
 
@@ -24,8 +29,15 @@ function landing(rungs: readonly Rung[], ids: readonly string[], after: Anchor) 
   return { carried, others, at, stage };
 }
 
-/** The rung that the moved ones would follow when they go so many places up or down; undefined at the end of the ladder. */
-export function anchorAt(rungs: readonly Rung[], ids: readonly string[], after: Anchor, by: number): Anchor | undefined {
+/**
+ * The rung that the moved ones would follow when they go so many places up or down; undefined at the end of the ladder.
+ */
+export function anchorAt(
+  rungs: readonly Rung[],
+  ids: readonly string[],
+  after: Anchor,
+  by: number,
+): Anchor | undefined {
   const others = rungs.filter((r) => !ids.includes(r.id));
   const at = (after === null ? -1 : others.findIndex((r) => r.id === after)) + by;
   if (at < -1 || at >= others.length) return undefined;
@@ -58,7 +70,19 @@ export function splitSteps(rung: Rung, newId: string): Step[] {
   if (kept.length === 0 || gone.length + rung.patterns.length === 0) return [];
   return [
     { $type: 'teach', id: rung.id, correspondences: kept, patterns: [] },
-    { $type: 'insert', rung: { id: newId, stage: rung.stage, correspondences: gone, patterns: rung.patterns, tricky: [], reason: null, kind: null }, after: rung.id },
+    {
+      $type: 'insert',
+      rung: {
+        id: newId,
+        stage: rung.stage,
+        correspondences: gone,
+        patterns: rung.patterns,
+        tricky: [],
+        reason: null,
+        kind: null,
+      },
+      after: rung.id,
+    },
   ];
 }
 
@@ -85,6 +109,18 @@ export function stageSteps(rungs: readonly Rung[], first: Rung, name: string): S
 }
 
 /** A rung that says something about itself: letters, tricky words, or the kind of day. */
-export function newRung(id: string, stage: string, what: { correspondences?: string[]; patterns?: string[]; kind?: 'review' | 'assessment' | 'sort' }): Schemas['RungDocument'] {
-  return { id, stage, correspondences: what.correspondences ?? [], patterns: what.patterns ?? [], tricky: [], reason: null, kind: what.kind ?? null };
+export function newRung(
+  id: string,
+  stage: string,
+  what: { correspondences?: string[]; patterns?: string[]; kind?: 'review' | 'assessment' | 'sort' },
+): Schemas['RungDocument'] {
+  return {
+    id,
+    stage,
+    correspondences: what.correspondences ?? [],
+    patterns: what.patterns ?? [],
+    tricky: [],
+    reason: null,
+    kind: what.kind ?? null,
+  };
 }

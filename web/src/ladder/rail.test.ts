@@ -8,9 +8,14 @@ const quiet = (date: string, kind = 'review-day') => ({ date, kind });
 
 test('between two rungs the rail names quiet days once, with how many there are', () => {
   expect(gapsBefore('2026-11-30', '2026-11-26', [quiet('2026-11-27')], LONG_BREAK)).toBe('Review day Fri 27 Nov');
-  expect(gapsBefore('2026-12-07', '2026-11-26', [quiet('2026-11-30', 'settle-day'), quiet('2026-12-01', 'settle-day'), quiet('2026-12-02', 'check-day')], LONG_BREAK)).toBe(
-    'Before assessment Mon 30 Nov (2 days) · Assessment day Wed 2 Dec',
-  );
+  expect(
+    gapsBefore(
+      '2026-12-07',
+      '2026-11-26',
+      [quiet('2026-11-30', 'settle-day'), quiet('2026-12-01', 'settle-day'), quiet('2026-12-02', 'check-day')],
+      LONG_BREAK,
+    ),
+  ).toBe('Before assessment Mon 30 Nov (2 days) · Assessment day Wed 2 Dec');
   expect(gapsBefore('2026-11-27', '2026-11-26', [quiet('2026-11-20'), quiet('2026-11-30')], LONG_BREAK)).toBe('');
 });
 

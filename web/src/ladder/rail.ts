@@ -6,7 +6,12 @@ const DAY = 86_400_000;
 const days = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / DAY);
 
 /** What lies between two rungs' days: quiet days and long breaks, as the calendar rail says it. */
-export function gapsBefore(date: string, previous: string, quiet: readonly Schemas['QuietDayView'][], longBreak: number): string {
+export function gapsBefore(
+  date: string,
+  previous: string,
+  quiet: readonly Schemas['QuietDayView'][],
+  longBreak: number,
+): string {
   const between = quiet.filter((q) => q.date >= previous && q.date < date);
   const parts: string[] = [];
   const stops = [previous, ...between.map((q) => q.date), date];
@@ -23,8 +28,14 @@ export function gapsBefore(date: string, previous: string, quiet: readonly Schem
   return parts.join(' · ');
 }
 
-/** The days of the rungs still to come, in the order they are shown in: a rung that is carried along takes the day of its place. */
-export function datesInOrder(rungs: readonly { id: string }[], group: Schemas['GroupDates'] | undefined): Map<string, string> {
+/**
+ * The days of the rungs still to come, in the order they are shown in: a rung that is carried along takes the day of
+ * its place.
+ */
+export function datesInOrder(
+  rungs: readonly { id: string }[],
+  group: Schemas['GroupDates'] | undefined,
+): Map<string, string> {
   const dates = Object.values(group?.planned ?? {}).sort();
   return new Map(rungs.filter((r) => group?.planned[r.id]).map((r, i) => [r.id, dates[i]!]));
 }
@@ -39,8 +50,14 @@ export function datesBefore(dates: readonly (string | undefined)[]): (string | u
   });
 }
 
-/** The dates the rail shows, top to bottom, never backwards: a rung that was taught before what now stands above it says so in place of its date. */
-export function railDates(rungs: readonly { id: string }[], group: Schemas['GroupDates'] | undefined): { date?: string; outOfTurn?: boolean }[] {
+/**
+ * The dates the rail shows, top to bottom, never backwards: a rung that was taught before what now stands above it says
+ * so in place of its date.
+ */
+export function railDates(
+  rungs: readonly { id: string }[],
+  group: Schemas['GroupDates'] | undefined,
+): { date?: string; outOfTurn?: boolean }[] {
   const planned = datesInOrder(rungs, group);
   let last = '';
   return rungs.map((rung) => {

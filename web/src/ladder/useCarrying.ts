@@ -2,15 +2,20 @@ import type { DragMoveEvent, DragOverEvent } from '@dnd-kit/core';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../api/client';
 import { anchorAt, anchorOf, moveSteps, staysPut, type Anchor, type Rung, type Step } from './editing';
-import type { DraftChanges, Ladder } from './useLadder';
+import type { Ladder } from './queries';
+import type { DraftChanges } from './useDraftChanges';
 
 /** A change that is being tried: rungs carried to another place, or a tricky word to another rung. */
-export type Trying = { kind: 'move'; ids: string[]; after: Anchor; by: 'keys' | 'mouse' } | { kind: 'tricky'; word: string; rung: string };
+export type Trying =
+  { kind: 'move'; ids: string[]; after: Anchor; by: 'keys' | 'mouse' } | { kind: 'tricky'; word: string; rung: string };
 
 const stepsOf = (trying: Trying, rungs: readonly Rung[]): Step[] =>
-  trying.kind === 'move' ? moveSteps(rungs, trying.ids, trying.after) : [{ $type: 'tricky', word: trying.word, rung: trying.rung, at: null }];
+  trying.kind === 'move'
+    ? moveSteps(rungs, trying.ids, trying.after)
+    : [{ $type: 'tricky', word: trying.word, rung: trying.rung, at: null }];
 
-const focusRung = (id: string) => requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-rung="${CSS.escape(id)}"] .rung`)?.focus());
+const focusRung = (id: string) =>
+  requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-rung="${CSS.escape(id)}"] .rung`)?.focus());
 
 interface Use {
   rungs: Rung[];
@@ -41,11 +46,17 @@ export function useCarrying({ rungs, draft, changes, active, choose }: Use) {
       },
     );
   };
-  const take = (move: Schemas['MoveView']) => act('suggestion', [{ $type: 'move', id: move.rungId, after: move.after ?? null }], move.rungId);
+  const take = (move: Schemas['MoveView']) =>
+    act('suggestion', [{ $type: 'move', id: move.rungId, after: move.after ?? null }], move.rungId);
   const drop = () => {
     if (!trying) return;
     if (trying.kind === 'move' && staysPut(rungs, trying.ids, trying.after)) setTrying(null);
-    else act(trying.kind === 'move' ? 'move' : 'tricky', stepsOf(trying, rungs), trying.kind === 'move' && trying.by === 'mouse' ? trying.ids[0] : undefined);
+    else
+      act(
+        trying.kind === 'move' ? 'move' : 'tricky',
+        stepsOf(trying, rungs),
+        trying.kind === 'move' && trying.by === 'mouse' ? trying.ids[0] : undefined,
+      );
   };
   const paste = () => {
     const after = active[active.length - 1];
@@ -106,7 +117,9 @@ export function useCarrying({ rungs, draft, changes, active, choose }: Use) {
     }
     if (what === 'tricky') {
       setOver({ id: target, side: 'below' });
-      setTrying((old) => (old?.kind === 'tricky' && old.rung === target ? old : { kind: 'tricky', word: id, rung: target }));
+      setTrying((old) =>
+        old?.kind === 'tricky' && old.rung === target ? old : { kind: 'tricky', word: id, rung: target },
+      );
       return;
     }
     const [from, to] = [rungs.findIndex((r) => r.id === ids[0]), rungs.findIndex((r) => r.id === target)];

@@ -3,7 +3,7 @@ import { cleanup, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { SchoolContext, type School, type Session } from '../session/session';
-import type { Ladder } from './useLadder';
+import type { Ladder } from './queries';
 import { usePlaces } from './usePlaces';
 
 const school = { id: 's', name: 'School', role: 'lead', today: '2026-11-24' } as School;
@@ -32,10 +32,15 @@ test('the marks answer for the rung that is carried, not for the one that was ch
   const queries = new QueryClient();
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={queries}>
-      <SchoolContext value={{ session: { name: 'Maya', schools: [school] } as Session, school }}>{children}</SchoolContext>
+      <SchoolContext value={{ session: { name: 'Maya', schools: [school] } as Session, school }}>
+        {children}
+      </SchoolContext>
     </QueryClientProvider>
   );
-  const { result, rerender } = renderHook(({ id }: { id: string }) => usePlaces(ladder, id), { wrapper, initialProps: { id: 'a' } });
+  const { result, rerender } = renderHook(({ id }: { id: string }) => usePlaces(ladder, id), {
+    wrapper,
+    initialProps: { id: 'a' },
+  });
   await vi.waitFor(() => expect([...result.current.marks.keys()]).toEqual(['c']));
   // Another one is carried: nothing is said of it until its own answer is there.
   rerender({ id: 'b' });

@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { answered, client } from '../api/client';
 import { useSchool } from '../session/session';
-import type { Ladder } from './useLadder';
+import { placesQuery, type Ladder } from './queries';
 
 /** Long enough that going down the ladder with the arrow keys asks nothing, short enough not to be waited for. */
 const SETTLED = 250;
 
-/** What a rung would do at each place, and for each other rung whether it would stand better or worse there than where it is: asked once the choice has settled. */
+/**
+ * What a rung would do at each place, and for each other rung whether it would stand better or worse there than where
+ * it is: asked once the choice has settled.
+ */
 export function usePlaces(ladder: Ladder | undefined, wanted: string | null) {
   const { school } = useSchool();
   const [rungId, setRungId] = useState(wanted);
@@ -15,18 +17,7 @@ export function usePlaces(ladder: Ladder | undefined, wanted: string | null) {
     const timer = setTimeout(() => setRungId(wanted), SETTLED);
     return () => clearTimeout(timer);
   }, [wanted]);
-  const places = useQuery({
-    queryKey: ['places', school.id, ladder?.id, ladder?.draft?.version, rungId],
-    enabled: Boolean(ladder && rungId && ladder.rungs.some((r) => r.id === rungId)),
-    staleTime: Infinity,
-    queryFn: ({ signal }) =>
-      answered(
-        client.GET('/api/schools/{schoolId}/ladders/{ladderId}/draft/rungs/{rungId}/places', {
-          params: { path: { schoolId: school.id, ladderId: ladder!.id, rungId: rungId! } },
-          signal,
-        }),
-      ),
-  });
+  const places = useQuery(placesQuery(school.id, ladder, rungId));
   const marks = useMemo(() => {
     const marks = new Map<string, 'good' | 'bad'>();
     const now = ladder?.rungs.flatMap((r) => r.warnings).length ?? 0;

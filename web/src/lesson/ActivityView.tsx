@@ -5,7 +5,15 @@ import type { Schemas } from '../api/client';
 import { labelText, saysText, text, textOf } from '../text/text';
 import { ItemShown } from './ItemShown';
 import { ItemTile } from './ItemTile';
-import { cardsOf, minutesOf, type Activity, type CardItem, type Command, type LessonView, type PartKind } from './kinds';
+import {
+  cardsOf,
+  minutesOf,
+  type Activity,
+  type CardItem,
+  type Command,
+  type LessonView,
+  type PartKind,
+} from './kinds';
 import { TypeOwn } from './TypeOwn';
 import { tileOf } from './why';
 
@@ -24,7 +32,19 @@ interface Props {
   onCommand: (command: Command) => void;
 }
 
-export function ActivityView({ view, part, activity, at, of, problems, phrases, editable, say, busy, onCommand }: Props) {
+export function ActivityView({
+  view,
+  part,
+  activity,
+  at,
+  of,
+  problems,
+  phrases,
+  editable,
+  say,
+  busy,
+  onCommand,
+}: Props) {
   const [open, setOpen] = useState(false);
   const facts = useFacts();
   const known = activityFacts(facts, activity.kind);
@@ -34,14 +54,15 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
   const activityId = activity.id;
   const isBroken = (id: string) => problems.some((p) => p.itemId === id);
   return (
-    <article className="activity" data-activity={activity.id}>
-      <header>
-        <h3>{name}</h3>
+    <article className="bg-white rounded px-3 pt-2 pb-3" data-activity={activity.id}>
+      <header className="d-flex flex-wrap align-items-baseline column-gap-2 mb-2">
+        <h3 className="mb-0">{name}</h3>
         <span className="quiet">
           {textOf('response', activity.response)} · {text('part.minutes', { minutes: minutesOf(activity.seconds) })}
-          {activity.steps && ` · ${text('lesson.release', { i: activity.steps.iDo, we: activity.steps.weDo, you: activity.steps.youDo })}`}
+          {activity.steps &&
+            ` · ${text('lesson.release', { i: activity.steps.iDo, we: activity.steps.weDo, you: activity.steps.youDo })}`}
         </span>
-        <span className="activity-actions">
+        <span className="ms-auto d-flex gap-1">
           {changeable && (
             <Button
               variant="link"
@@ -54,16 +75,22 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
             </Button>
           )}
           {editable && (
-            <Button variant="link" size="sm" aria-expanded={open} aria-label={text('lesson.moreFor', { activity: name })} onClick={() => setOpen(!open)}>
+            <Button
+              variant="link"
+              size="sm"
+              aria-expanded={open}
+              aria-label={text('lesson.moreFor', { activity: name })}
+              onClick={() => setOpen(!open)}
+            >
               {text('lesson.more')}
             </Button>
           )}
         </span>
       </header>
-      {say && <p className="say">{sayText(activity)}</p>}
+      {say && <p className="say bg-body py-2 px-3 mb-2">{sayText(activity)}</p>}
       {open && editable && (
-        <div className="activity-more">
-          <Form.Label>
+        <div className="d-flex flex-wrap align-items-center gap-2 bg-body border rounded py-2 px-3 mb-3">
+          <Form.Label className="d-flex align-items-center gap-2 m-0">
             {text('lesson.length')}{' '}
             <Form.Select
               size="sm"
@@ -107,19 +134,37 @@ export function ActivityView({ view, part, activity, at, of, problems, phrases, 
             {text('lesson.drop')}
           </Button>
           {known.takes !== 'none' && (
-            <TypeOwn view={view} part={part} activity={activity} busy={busy} onAdd={(typed) => onCommand({ type: 'add-text', activityId, text: typed })} />
+            <TypeOwn
+              view={view}
+              part={part}
+              activity={activity}
+              busy={busy}
+              onAdd={(typed) => onCommand({ type: 'add-text', activityId, text: typed })}
+            />
           )}
         </div>
       )}
       {oral && <p className="quiet small mb-2">{text('lesson.onlySaid')}</p>}
-      <div className="items">
+      <div className="d-flex flex-wrap gap-2 align-items-start">
         {activity.items.map((item) => {
           const tile = tileOf(item, activity.kind, facts);
-          if (tile) return <ItemTile key={tile.id} item={tile} kind={activity.kind} broken={isBroken(item.id)} editable={changeable} busy={busy} onCommand={onCommand} />;
-          if (item.$type === 'card' && (activity.kind === 'new-correspondence' || activity.kind === 'where-it-stands')) return <NewCard key={item.id} item={item} />;
+          if (tile)
+            return (
+              <ItemTile
+                key={tile.id}
+                item={tile}
+                kind={activity.kind}
+                broken={isBroken(item.id)}
+                editable={changeable}
+                busy={busy}
+                onCommand={onCommand}
+              />
+            );
+          if (item.$type === 'card' && (activity.kind === 'new-correspondence' || activity.kind === 'where-it-stands'))
+            return <NewCard key={item.id} item={item} />;
           if (item.$type === 'card' && activity.kind === 'memory-phrase') {
             return (
-              <p key={item.id} className="cue">
+              <p key={item.id} className="cue m-0 w-100">
                 <span className="literacy">{item.grapheme}</span> {phrases.get(item.correspondence)}
               </p>
             );
@@ -142,11 +187,11 @@ export function sayText(activity: Activity): string {
 export function LevelsLine({ activity }: { activity: Activity }) {
   const wordsOf = (items: Activity['items']) => items.map((i) => (i.$type === 'word' ? i.word : '')).join(', ');
   return (
-    <p className="levels">
+    <p className="levels mt-3 mb-0 quiet d-flex gap-4">
       {(['support', 'stretch'] as const).map((level) =>
         activity.levels![level].length > 0 ? (
           <span key={level}>
-            {text(`lesson.${level}`)}: <span className="literacy">{wordsOf(activity.levels![level])}</span>
+            {text(`lesson.${level}`)}: <span className="literacy text-body">{wordsOf(activity.levels![level])}</span>
           </span>
         ) : null,
       )}
@@ -159,8 +204,8 @@ function NewCard({ item }: { item: CardItem }) {
   const positions = item.positions;
   if (positions) {
     return (
-      <table className="positions">
-        <caption className="quiet">{`${text('card.positions')}: ${labelText(item.grapheme)}`}</caption>
+      <table className="positions table table-borderless table-sm w-auto mb-0">
+        <caption className="quiet text-nowrap py-0">{`${text('card.positions')}: ${labelText(item.grapheme)}`}</caption>
         <tbody>
           {(
             [
@@ -170,7 +215,9 @@ function NewCard({ item }: { item: CardItem }) {
             ] as const
           ).map(([label, share, example]) => (
             <tr key={label}>
-              <th scope="row">{text(label)}</th>
+              <th scope="row" className="fw-normal">
+                {text(label)}
+              </th>
               <td>{share}%</td>
               <td className="literacy">{example}</td>
             </tr>
@@ -180,12 +227,16 @@ function NewCard({ item }: { item: CardItem }) {
     );
   }
   return (
-    <div className="new-card">
-      <span className="literacy new-grapheme">{item.grapheme}</span>
+    <div className="d-flex gap-4 align-items-start">
+      <span className="literacy new-grapheme lh-sm text-center rounded py-0 px-3">{item.grapheme}</span>
       <div>
-        <p className="new-sound">{saysText(item.sounds, item.keyWord)}</p>
+        <p className="fs-5 m-0">{saysText(item.sounds, item.keyWord)}</p>
         <p className="quiet mb-1">
-          {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })}{' '}
+          {text('card.kind', {
+            kind: textOf('kind', item.kind),
+            count: item.letterNames.length,
+            letters: item.letterNames.join(', '),
+          })}{' '}
           {text(item.canBeHeld ? 'card.held' : 'card.short')}
         </p>
       </div>

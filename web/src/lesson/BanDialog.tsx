@@ -20,9 +20,29 @@ export function BanDialog({ word, onBan, onHide }: Props) {
     onHide();
   };
   return (
-    <Dialog title={text('lesson.banTitle', { word })} onHide={onHide} action={{ label: text('lesson.banDo'), run: submit, disabled: forSchool && reason.trim().length === 0 }}>
-      <Form.Check type="radio" name="ban" id="ban-group" label={text('lesson.banGroup')} checked={!forSchool} onChange={() => setForSchool(false)} />
-      {isLead && <Form.Check type="radio" name="ban" id="ban-school" label={text('lesson.banSchool')} checked={forSchool} onChange={() => setForSchool(true)} />}
+    <Dialog
+      title={text('lesson.banTitle', { word })}
+      onHide={onHide}
+      action={{ label: text('lesson.banDo'), run: submit, disabled: forSchool && reason.trim().length === 0 }}
+    >
+      <Form.Check
+        type="radio"
+        name="ban"
+        id="ban-group"
+        label={text('lesson.banGroup')}
+        checked={!forSchool}
+        onChange={() => setForSchool(false)}
+      />
+      {isLead && (
+        <Form.Check
+          type="radio"
+          name="ban"
+          id="ban-school"
+          label={text('lesson.banSchool')}
+          checked={forSchool}
+          onChange={() => setForSchool(true)}
+        />
+      )}
       {forSchool && (
         <Form.Group controlId="ban-reason" className="mt-2">
           <Form.Label>{text('lesson.banReason')}</Form.Label>

@@ -14,7 +14,9 @@ export function CoverDialog({ view, onHide }: { view: LessonView; onHide: () => 
   const { school } = useSchool();
   const [copied, setCopied] = useState(false);
   const params = { path: { schoolId: school.id, lessonId: view.id } };
-  const give = useMutation({ mutationFn: () => answered(client.POST('/api/schools/{schoolId}/lessons/{lessonId}/cover', { params })) });
+  const give = useMutation({
+    mutationFn: () => answered(client.POST('/api/schools/{schoolId}/lessons/{lessonId}/cover', { params })),
+  });
   const end = useMutation({
     mutationFn: () => answered(client.DELETE('/api/schools/{schoolId}/lessons/{lessonId}/cover', { params })),
     onSuccess: () => give.reset(),
@@ -33,9 +35,12 @@ export function CoverDialog({ view, onHide }: { view: LessonView; onHide: () => 
     >
       <p>{text('cover.help', { date: dayText(view.date) })}</p>
       {link ? (
-        <div className="cover-link">
+        <div className="cover-link d-grid gap-2">
           <Form.Control readOnly value={link} aria-label={text('cover.link')} onFocus={(e) => e.target.select()} />
-          <Button variant="outline-primary" onClick={() => void navigator.clipboard.writeText(link).then(() => setCopied(true))}>
+          <Button
+            variant="outline-primary"
+            onClick={() => void navigator.clipboard.writeText(link).then(() => setCopied(true))}
+          >
             {text(copied ? 'cover.copied' : 'cover.copy')}
           </Button>
           <p className="quiet small mb-0">{text('cover.once')}</p>

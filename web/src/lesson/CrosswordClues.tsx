@@ -9,12 +9,13 @@ export function CrosswordClues({ item }: { item: CrosswordItem }) {
       {([true, false] as const).map((across) => (
         <div key={String(across)}>
           <strong>{text(across ? 'crossword.across' : 'crossword.down')}</strong>
-          <ul>
+          <ul className="list-unstyled">
             {item.lines
               .filter((l) => l.across === across)
               .map((l) => (
                 <li key={l.word}>
-                  {l.number} {l.picture ? <Picture name={l.picture} size={40} /> : <span className="literacy">{l.clue}</span>}
+                  {l.number}{' '}
+                  {l.picture ? <Picture name={l.picture} size={40} /> : <span className="literacy">{l.clue}</span>}
                 </li>
               ))}
           </ul>

@@ -13,7 +13,12 @@ export function CrosswordGrid({ item, answers }: { item: CrosswordItem; answers:
   }
   const box = 30;
   return (
-    <svg className="crossword" viewBox={`0 0 ${item.width * box} ${item.height * box}`} role="img" aria-label={text('crossword.label', { count: item.lines.length })}>
+    <svg
+      className="crossword"
+      viewBox={`0 0 ${item.width * box} ${item.height * box}`}
+      role="img"
+      aria-label={text('crossword.label', { count: item.lines.length })}
+    >
       {[...cells].map(([key, cell]) => {
         const [row = 0, column = 0] = key.split(',').map(Number);
         return (

@@ -6,7 +6,8 @@ import { VerdictLine } from './VerdictLine';
 
 afterEach(cleanup);
 
-const textOf = (item: Item, kind: ActivityKind = 'read-words', print = false) => render(<ItemShown item={item} kind={kind} print={print} />).container.textContent ?? '';
+const textOf = (item: Item, kind: ActivityKind = 'read-words', print = false) =>
+  render(<ItemShown item={item} kind={kind} print={print} />).container.textContent ?? '';
 
 describe('an item of a lesson', () => {
   it('shows a grapheme, or how the mouth makes its sound', () => {
@@ -49,19 +50,39 @@ describe('an item of a lesson', () => {
   });
 
   it('says a riddle with its answer', () => {
-    expect(textOf({ $type: 'clue', id: 'q', kept: false, word: 'bat', clue: 'it hangs upside down', reasons: [] }, 'clues')).toBe('It hangs upside down? bat');
+    expect(
+      textOf({ $type: 'clue', id: 'q', kept: false, word: 'bat', clue: 'it hangs upside down', reasons: [] }, 'clues'),
+    ).toBe('It hangs upside down? bat');
   });
 
   it('puts today’s spelling first among those of a sound', () => {
-    const cards = ['a-e', 'ai'].map((grapheme) => ({ correspondence: `${grapheme}=eɪ`, grapheme, sounds: 'eɪ', keyWord: 'rain', example: null }));
-    const { container } = render(<ItemShown item={{ $type: 'beside', id: 'b', kept: false, bySound: true, cards }} kind="set-beside" />);
+    const cards = ['a-e', 'ai'].map((grapheme) => ({
+      correspondence: `${grapheme}=eɪ`,
+      grapheme,
+      sounds: 'eɪ',
+      keyWord: 'rain',
+      example: null,
+    }));
+    const { container } = render(
+      <ItemShown item={{ $type: 'beside', id: 'b', kept: false, bySound: true, cards }} kind="set-beside" />,
+    );
     expect(container.querySelector('.beside-today')?.textContent).toContain('a-e');
     expect(container.textContent).toContain('Today we write it this way.');
   });
 
   it('offers the spellings to choose from, and on paper leaves the gap', () => {
     const said = textOf(
-      { $type: 'choice', id: 'c', kept: false, word: 'day', graphemes: 'd|ay', marks: [0, 1, 1], gap: 1, options: ['ai', 'ay'], reasons: [] },
+      {
+        $type: 'choice',
+        id: 'c',
+        kept: false,
+        word: 'day',
+        graphemes: 'd|ay',
+        marks: [0, 1, 1],
+        gap: 1,
+        options: ['ai', 'ay'],
+        reasons: [],
+      },
       'choose-spelling',
       true,
     );
@@ -89,17 +110,46 @@ describe('an item of a lesson', () => {
 
   it('gives a picture a name only the adult’s page tells', () => {
     render(
-      <ItemShown item={{ $type: 'picture', id: 'p', kept: false, picture: '1F31F', word: 'star', marks: [], options: ['star', 'shark'], reasons: [] }} kind="picture-to-word" />,
+      <ItemShown
+        item={{
+          $type: 'picture',
+          id: 'p',
+          kept: false,
+          picture: '1F31F',
+          word: 'star',
+          marks: [],
+          options: ['star', 'shark'],
+          reasons: [],
+        }}
+        kind="picture-to-word"
+      />,
     );
     expect(screen.getByRole('img', { name: 'Picture of star' }).getAttribute('src')).toBe('/pictures/1F31F.svg');
   });
 
   it('shows a text with its questions and a sentence with its gap', () => {
-    expect(textOf({ $type: 'text', id: 't', kept: false, title: 'The hen', sentences: [], questions: ['Who ran?'], reasons: [] }, 'read-text')).toContain('Ask: Who ran?');
+    expect(
+      textOf(
+        { $type: 'text', id: 't', kept: false, title: 'The hen', sentences: [], questions: ['Who ran?'], reasons: [] },
+        'read-text',
+      ),
+    ).toContain('Ask: Who ran?');
     cleanup();
-    expect(textOf({ $type: 'missing-word', id: 'm', kept: false, before: 'The', after: ' ran.', word: 'hen', options: ['hen', 'red'], reasons: [] }, 'fill-gap')).toBe(
-      'The ____ ran. hen · red',
-    );
+    expect(
+      textOf(
+        {
+          $type: 'missing-word',
+          id: 'm',
+          kept: false,
+          before: 'The',
+          after: ' ran.',
+          word: 'hen',
+          options: ['hen', 'red'],
+          reasons: [],
+        },
+        'fill-gap',
+      ),
+    ).toBe('The ____ ran. hen · red');
   });
 
   it('draws a crossword with its numbers, and its letters only on the screen', () => {
@@ -119,31 +169,65 @@ describe('an item of a lesson', () => {
   });
 
   it('names the examples of an ending by its sounds, the words of a line, the pieces of a word', () => {
-    expect(textOf({ $type: 'pattern', id: 'p', kept: false, pattern: 'suffix-s', examples: [{ sounds: 'z', words: ['dogs', 'hens'] }] }, 'new-suffix')).toContain('/z/ dogs, hens');
+    expect(
+      textOf(
+        {
+          $type: 'pattern',
+          id: 'p',
+          kept: false,
+          pattern: 'suffix-s',
+          examples: [{ sounds: 'z', words: ['dogs', 'hens'] }],
+        },
+        'new-suffix',
+      ),
+    ).toContain('/z/ dogs, hens');
     cleanup();
-    expect(textOf({ $type: 'syllables', id: 's', kept: false, word: 'rabbit', syllables: ['rab', 'bit'], reasons: [] }, 'cut-syllables')).toBe('rab·bit');
+    expect(
+      textOf(
+        { $type: 'syllables', id: 's', kept: false, word: 'rabbit', syllables: ['rab', 'bit'], reasons: [] },
+        'cut-syllables',
+      ),
+    ).toBe('rab·bit');
     cleanup();
-    expect(textOf({ $type: 'prompt', id: 'o', kept: false, code: 'own-sentence', words: ['said', 'ship'] }, 'own-sentence')).toContain('Words to use: said, ship');
+    expect(
+      textOf({ $type: 'prompt', id: 'o', kept: false, code: 'own-sentence', words: ['said', 'ship'] }, 'own-sentence'),
+    ).toContain('Words to use: said, ship');
   });
 });
 
 describe('a verdict', () => {
-  const verdict = { written: 'ship', status: 'not-yet' as const, graphemes: 'sh|i|p', phonemes: 'ʃ|ɪ|p', readable: null, twin: null };
+  const verdict = {
+    written: 'ship',
+    status: 'not-yet' as const,
+    graphemes: 'sh|i|p',
+    phonemes: 'ʃ|ɪ|p',
+    readable: null,
+    twin: null,
+  };
 
   it('says what a word needs and from which day', () => {
-    const { container } = render(<VerdictLine verdict={{ ...verdict, needs: [{ what: 'sh=ʃ', when: { rung: 'sh', date: '2026-12-01' } }] }} />);
+    const { container } = render(
+      <VerdictLine verdict={{ ...verdict, needs: [{ what: 'sh=ʃ', when: { rung: 'sh', date: '2026-12-01' } }] }} />,
+    );
     expect(container.textContent).toBe('ship not yet: needs sh /ʃ/, from Tuesday 1 December');
   });
 
   it('says when a ladder never teaches it, and when no day is left', () => {
     const never = render(<VerdictLine verdict={{ ...verdict, needs: [{ what: 'sh=ʃ', when: null }] }} />);
     expect(never.container.textContent).toContain('never on this ladder');
-    const late = render(<VerdictLine verdict={{ ...verdict, needs: [{ what: 'sh=ʃ', when: { rung: 'sh', date: null } }] }} />);
+    const late = render(
+      <VerdictLine verdict={{ ...verdict, needs: [{ what: 'sh=ʃ', when: { rung: 'sh', date: null } }] }} />,
+    );
     expect(late.container.textContent).toContain('no day left for it');
   });
 
   it('warns of a word that sounds the same, and names a group instead of the word', () => {
-    const { container } = render(<VerdictLine name="Otters" verdict={{ ...verdict, written: 'sea', status: 'decodable', needs: [], twin: 'see' }} />);
+    const { container } = render(
+      <VerdictLine
+        name="Otters"
+        verdict={{ ...verdict, written: 'sea', status: 'decodable', needs: [], twin: 'see' }}
+      />,
+    );
     expect(container.textContent).toBe('Otters can be read · sounds like see');
   });
 });

@@ -17,12 +17,12 @@ interface Props {
 
 /** Any item, as a lesson's page and its print show it. */
 export function ItemShown({ item, kind, broken = false, print = false }: Props) {
-  const card = `card-item literacy${broken ? ' broken' : ''}`;
+  const card = `card-item rounded bg-white text-center literacy${broken ? ' broken' : ''}`;
   switch (item.$type) {
     case 'card':
       if (kind === 'mouth-cue')
         return (
-          <p className="cue">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds
+          <p className="cue m-0 w-100">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds
             .split('+')
             .map((s) => textOf('mouth', s))
             .join(' ')}`}</p>
@@ -30,14 +30,19 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       return <span className={card}>{item.grapheme}</span>;
     case 'word':
       return (
-        <span className={`word-plain literacy${broken ? ' broken' : ''}`}>
-          <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} hideMarks={kind === 'read-unmarked' || kind === 'read-at-speed' || item.oral} />
+        <span className={`word-plain d-inline-flex px-2 flex-column literacy${broken ? ' broken' : ''}`}>
+          <MarkedWord
+            word={item.word}
+            marks={item.marks}
+            tricky={item.tricky}
+            hideMarks={kind === 'read-unmarked' || kind === 'read-at-speed' || item.oral}
+          />
           {flagOf(item.reasons) && <small>{flagOf(item.reasons)}</small>}
         </span>
       );
     case 'pattern':
       return (
-        <div className="pattern-item">
+        <div className="d-grid gap-1 fs-4 fw-bold m-0">
           <strong>{textOf('pattern', item.pattern)}</strong>
           {(item.examples ?? []).map((e) => (
             <span key={e.sounds}>
@@ -71,10 +76,10 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'spellings':
       return (
-        <span className="spellings">
+        <span className="d-inline-flex align-items-center gap-2 me-3">
           <span>{saysText(item.sounds, item.keyWord)}</span>
           {item.graphemes.map((g) => (
-            <span key={g} className="card-item literacy">
+            <span key={g} className="card-item rounded bg-white text-center literacy">
               {g}
             </span>
           ))}
@@ -82,16 +87,19 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'clue':
       return (
-        <span className="clue">
+        <span className="clue m-0 w-100">
           {item.clue.charAt(0).toUpperCase() + item.clue.slice(1)}? <strong className="literacy">{item.word}</strong>
         </span>
       );
     case 'beside':
       return (
-        <div className="beside">
+        <div className="d-flex flex-wrap align-items-center gap-2">
           {item.cards.map((c, i) => (
-            <span key={c.correspondence} className={`beside-card${i === 0 ? ' beside-today' : ''}`}>
-              <span className="literacy beside-grapheme">{c.grapheme}</span>
+            <span
+              key={c.correspondence}
+              className={`beside-card rounded d-grid pt-1 pb-2 px-3${i === 0 ? ' beside-today' : ''}`}
+            >
+              <span className="literacy fs-2">{c.grapheme}</span>
               <span>{saysText(c.sounds, c.keyWord)}</span>
               {c.example && <span className="literacy">{c.example}</span>}
               {i === 0 && <small>{text('beside.today')}</small>}
@@ -104,7 +112,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       return <span className={card}>{item.syllables.join('·')}</span>;
     case 'line':
       return (
-        <p className={`word-line literacy${broken ? ' broken' : ''}`}>
+        <p className={`word-line d-flex m-0 gap-4 w-100 literacy${broken ? ' broken' : ''}`}>
           {item.words.map((w) => (
             <span key={w.id}>
               <MarkedWord word={w.word} marks={w.marks as number[]} />
@@ -116,10 +124,12 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       return (
         <div className="sort">
           <p className="quiet small mb-1">{textOf('sort', item.by)}</p>
-          <div className="sort-columns">
+          <div className="d-flex gap-3">
             {item.headings.map((heading, h) => (
-              <div key={heading} className="sort-column">
-                <strong className={item.by === 'spelling' ? 'literacy' : undefined}>{headingText(item.by, heading)}</strong>
+              <div key={heading} className="sort-column d-grid gap-1 align-content-start py-2 px-3 border rounded fs-5">
+                <strong className={item.by === 'spelling' ? 'literacy' : undefined}>
+                  {headingText(item.by, heading)}
+                </strong>
                 {item.words
                   .filter((w) => w.heading === h)
                   .map((w) => (
@@ -134,7 +144,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'picture':
       return (
-        <span className={`picture-item${broken ? ' broken' : ''}`}>
+        <span className={`picture-item d-grid rounded gap-1 fs-5${broken ? ' broken' : ''}`}>
           <Picture name={item.picture} word={item.word} />
           <span className="literacy">{item.options.length > 0 ? item.options.join(' · ') : item.word}</span>
         </span>
@@ -143,7 +153,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       return (
         <div className={`text-item${broken ? ' broken' : ''}`}>
           <h4 className="literacy">{item.title}</h4>
-          <p className="literacy text-body">{item.sentences.map((s) => s.text).join(' ')}</p>
+          <p className="literacy reading-text">{item.sentences.map((s) => s.text).join(' ')}</p>
           <p className="mb-0">
             <strong>{text('text.questions')}:</strong> {item.questions.join(' ')}
           </p>
@@ -151,22 +161,23 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'crossword':
       return (
-        <div className="crossword-item">
+        <div className="d-flex gap-4 align-items-start">
           <CrosswordGrid item={item} answers={!print} />
           <CrosswordClues item={item} />
         </div>
       );
     case 'missing-word':
       return (
-        <span className={`sentence literacy${broken ? ' broken' : ''}`}>
+        <span className={`sentence m-0 literacy${broken ? ' broken' : ''}`}>
           {item.before} <span className="blank">____</span>
           {item.after} <small>{item.options.join(' · ')}</small>
         </span>
       );
     case 'prompt':
       return (
-        <p className="prompt">
-          {textOf('prompt', item.code)} <strong>{text('prompt.words')}:</strong> <span className="literacy">{item.words.join(', ')}</span>
+        <p className="prompt m-0 w-100">
+          {textOf('prompt', item.code)} <strong>{text('prompt.words')}:</strong>{' '}
+          <span className="literacy">{item.words.join(', ')}</span>
         </p>
       );
     default:
@@ -177,7 +188,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
 function SentenceShown({ item, broken, print }: { item: SentenceItem; broken: boolean; print: boolean }) {
   return (
     <span className={broken ? 'broken' : undefined}>
-      <span className="literacy sentence">
+      <span className="literacy sentence m-0">
         {item.words.map((w, i) => (
           <Fragment key={i}>
             {i > 0 && ' '}
@@ -186,7 +197,7 @@ function SentenceShown({ item, broken, print }: { item: SentenceItem; broken: bo
         ))}
       </span>
       {item.pictures && (
-        <span className="pictures">
+        <span className="d-flex gap-2 mt-2">
           {item.pictures.map((p) => (
             <Picture key={p} name={p} size={print ? 48 : 72} />
           ))}

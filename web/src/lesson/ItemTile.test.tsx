@@ -21,11 +21,27 @@ const card: Item = {
   positions: null,
   reasons: [{ code: 'last-seen', arguments: ['9'] }],
 };
-const clue: Item = { $type: 'clue', id: 'revisit-clues:bat', kept: true, word: 'bat', clue: 'it hangs upside down', reasons: [{ code: 'only-said', arguments: [] }] };
+const clue: Item = {
+  $type: 'clue',
+  id: 'revisit-clues:bat',
+  kept: true,
+  word: 'bat',
+  clue: 'it hangs upside down',
+  reasons: [{ code: 'only-said', arguments: [] }],
+};
 
 function shown(item: Item, kind: ActivityKind, editable = true) {
   const onCommand = vi.fn<(command: Command) => void>();
-  render(<ItemTile item={tileOf(item, kind, shippedFacts)!} kind={kind} broken={false} editable={editable} busy={false} onCommand={onCommand} />);
+  render(
+    <ItemTile
+      item={tileOf(item, kind, shippedFacts)!}
+      kind={kind}
+      broken={false}
+      editable={editable}
+      busy={false}
+      onCommand={onCommand}
+    />,
+  );
   return { onCommand, tile: screen.getAllByRole('button')[0]! };
 }
 
@@ -61,7 +77,9 @@ describe('a tile', () => {
 
   it('is not what the adult tells, nor a word of a chain', () => {
     expect(tileOf(card, 'new-correspondence', shippedFacts)).toBeNull();
-    expect(tileOf({ $type: 'prompt', id: 'p', kept: false, code: 'own-sentence', words: [] }, 'own-sentence', shippedFacts)).toBeNull();
+    expect(
+      tileOf({ $type: 'prompt', id: 'p', kept: false, code: 'own-sentence', words: [] }, 'own-sentence', shippedFacts),
+    ).toBeNull();
     expect(tileOf(card, 'spot-grapheme', shippedFacts)).not.toBeNull();
   });
 });

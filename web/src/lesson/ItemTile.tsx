@@ -1,4 +1,5 @@
 import { useId, useState, type KeyboardEvent } from 'react';
+import { Button } from 'react-bootstrap';
 import { text } from '../text/text';
 import { BanDialog } from './BanDialog';
 import { ItemShown } from './ItemShown';
@@ -14,6 +15,8 @@ interface Props {
   onCommand: (command: Command) => void;
 }
 
+const SMALL = { size: 'sm', variant: 'outline-primary' } as const;
+
 /** One thing of an activity. Focus it, then W: why this one, A: another, K: keep, N: never again. */
 export function ItemTile({ item, kind, broken, editable, busy, onCommand }: Props) {
   const [open, setOpen] = useState(false);
@@ -24,7 +27,13 @@ export function ItemTile({ item, kind, broken, editable, busy, onCommand }: Prop
   const keep = () => !busy && onCommand({ type: 'keep', itemId: item.id, kept: !item.kept });
   const onKey = (event: KeyboardEvent) => {
     const ban = editable && word !== undefined ? () => setBanning(true) : undefined;
-    const action = { w: () => setOpen(!open), a: editable ? another : undefined, k: editable ? keep : undefined, n: ban, Escape: () => setOpen(false) }[event.key];
+    const action = {
+      w: () => setOpen(!open),
+      a: editable ? another : undefined,
+      k: editable ? keep : undefined,
+      n: ban,
+      Escape: () => setOpen(false),
+    }[event.key];
     if (!action || event.ctrlKey || event.metaKey || event.altKey) return;
     event.preventDefault();
     event.stopPropagation();
@@ -32,14 +41,24 @@ export function ItemTile({ item, kind, broken, editable, busy, onCommand }: Prop
   };
   const meaning = item.$type === 'word' ? item.meaning : null;
   return (
-    <div className={`tile tile-of-${item.$type}${item.kept ? ' kept' : ''}${broken ? ' broken' : ''}`} data-word={word}>
-      <button type="button" className="tile-word literacy" aria-expanded={open} aria-controls={panel} onClick={() => setOpen(!open)} onKeyDown={onKey}>
+    <div
+      className={`tile position-relative rounded bg-white tile-of-${item.$type}${item.kept ? ' kept' : ''}${broken ? ' broken' : ''}`}
+      data-word={word}
+    >
+      <button
+        type="button"
+        className="tile-word text-body border-0 rounded literacy"
+        aria-expanded={open}
+        aria-controls={panel}
+        onClick={() => setOpen(!open)}
+        onKeyDown={onKey}
+      >
         <ItemShown item={item} kind={kind} />
       </button>
       {meaning && <span className="new-word" aria-hidden="true" />}
-      {item.kept && <span className="kept-flag">{text('lesson.kept')}</span>}
+      {item.kept && <span className="kept-flag position-absolute rounded-pill py-0 px-2">{text('lesson.kept')}</span>}
       {open && (
-        <div className="why" id={panel}>
+        <div className="why border-top py-2 px-3 small" id={panel}>
           <p>
             <strong>{text('lesson.why')}</strong>
           </p>
@@ -47,27 +66,43 @@ export function ItemTile({ item, kind, broken, editable, busy, onCommand }: Prop
             <p key={line}>{line}</p>
           ))}
           {editable && (
-            <p className="tile-actions">
-              <button type="button" disabled={busy} onClick={another} onKeyDown={onKey}>
+            <p className="d-flex flex-wrap gap-2">
+              <Button {...SMALL} disabled={busy} onClick={another} onKeyDown={onKey}>
                 {text('lesson.another')} <kbd>A</kbd>
-              </button>
-              <button type="button" disabled={busy} aria-pressed={item.kept} onClick={keep} onKeyDown={onKey}>
+              </Button>
+              <Button
+                {...SMALL}
+                active={item.kept}
+                disabled={busy}
+                aria-pressed={item.kept}
+                onClick={keep}
+                onKeyDown={onKey}
+              >
                 {text('lesson.keep')} <kbd>K</kbd>
-              </button>
-              <button type="button" disabled={busy} aria-label={text('lesson.dropItem')} onClick={() => onCommand({ type: 'drop-item', itemId: item.id })}>
+              </Button>
+              <Button
+                {...SMALL}
+                disabled={busy}
+                aria-label={text('lesson.dropItem')}
+                onClick={() => onCommand({ type: 'drop-item', itemId: item.id })}
+              >
                 {text('lesson.drop')}
-              </button>
+              </Button>
               {word !== undefined && (
-                <button type="button" disabled={busy} onClick={() => setBanning(true)} onKeyDown={onKey}>
+                <Button {...SMALL} disabled={busy} onClick={() => setBanning(true)} onKeyDown={onKey}>
                   {text('lesson.ban')} <kbd>N</kbd>
-                </button>
+                </Button>
               )}
             </p>
           )}
         </div>
       )}
       {banning && word !== undefined && (
-        <BanDialog word={word} onHide={() => setBanning(false)} onBan={(forSchool, reason) => onCommand({ type: 'ban', itemId: item.id, forSchool, text: reason })} />
+        <BanDialog
+          word={word}
+          onHide={() => setBanning(false)}
+          onBan={(forSchool, reason) => onCommand({ type: 'ban', itemId: item.id, forSchool, text: reason })}
+        />
       )}
     </div>
   );

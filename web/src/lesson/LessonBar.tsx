@@ -1,7 +1,8 @@
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link } from 'react-router';
+import { StatusBadge } from '../shell/StatusBadge';
 import { useNarrow } from '../shell/useNarrow';
-import { text, textOf } from '../text/text';
+import { text } from '../text/text';
 import type { LessonView } from './kinds';
 
 interface Props {
@@ -18,7 +19,10 @@ interface Props {
 
 type Tool = { label: string; to?: string; onClick?: () => void };
 
-/** Under a lesson's head: the days beside it, how it stands, and what is used less; on a phone the last goes into a menu. */
+/**
+ * Under a lesson's head: the days beside it, how it stands, and what is used less; on a phone the last goes into a
+ * menu.
+ */
 export function LessonBar({ view, say, canUndo, canRedo, onSay, onCover, onCopy, onUndo, onRedo }: Props) {
   const narrow = useNarrow();
   const tools: Tool[] = [
@@ -28,17 +32,23 @@ export function LessonBar({ view, say, canUndo, canRedo, onSay, onCover, onCopy,
     ...(onCopy ? [{ label: text('lesson.copy'), onClick: onCopy }] : []),
   ];
   return (
-    <div className="lesson-bar">
-      <span className="lesson-days">
-        {view.previous && <Link to={`/groups/${view.groupId}/lessons/${view.previous}`}>← {text('lesson.previous')}</Link>}
+    <div className="flex-wrap d-flex align-items-center row-gap-1 column-gap-4 border-bottom py-2 px-0 mb-3">
+      <span className="d-flex align-items-center gap-3">
+        {view.previous && (
+          <Link to={`/groups/${view.groupId}/lessons/${view.previous}`}>← {text('lesson.previous')}</Link>
+        )}
         {view.next && <Link to={`/groups/${view.groupId}/lessons/${view.next}`}>{text('lesson.next')} →</Link>}
       </span>
-      <span className="lesson-state">
-        <span className={`status status-${view.status}`}>{textOf('status', view.status ?? 'planned')}</span>
-        <span className="quiet">{text('lesson.minutes', { minutes: view.minutes, available: view.lessonMinutes })}</span>
-        {view.minutes > view.lessonMinutes && <strong className="too-long">{text('lesson.over', { minutes: view.minutes - view.lessonMinutes })}</strong>}
+      <span className="d-flex align-items-center gap-3">
+        <StatusBadge status={view.status ?? 'planned'} />
+        <span className="quiet">
+          {text('lesson.minutes', { minutes: view.minutes, available: view.lessonMinutes })}
+        </span>
+        {view.minutes > view.lessonMinutes && (
+          <strong className="text-danger">{text('lesson.over', { minutes: view.minutes - view.lessonMinutes })}</strong>
+        )}
       </span>
-      <span className="lesson-tools">
+      <span className="flex-grow-1 justify-content-between justify-content-md-end d-flex flex-wrap align-items-center">
         <Button variant="link" aria-pressed={say} onClick={onSay}>
           {text(say ? 'lesson.sayHide' : 'lesson.say')}
         </Button>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Alert, Button } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
-import { answered, ApiProblem, client } from '../api/client';
+import { ApiProblem } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { useActions } from '../shell/actions';
@@ -17,15 +17,19 @@ import { CloseDialog } from './CloseDialog';
 import { CoverDialog } from './CoverDialog';
 import { CopyDialog, Remark } from './LessonTools';
 import { TooFewNote } from './TooFewNote';
-import { useLesson, useLessonChanges } from './lesson';
+import { lessonQuery } from './queries';
+import { useLessonChanges } from './useLessonChanges';
+import { notesQuery } from '../ladder/queries';
 import { minutesOf, type LessonView } from './kinds';
 import { LessonBar } from './LessonBar';
+import { partColours } from './partColours';
 import { PartIcon } from './PartIcon';
 
 /** A group's lesson on a day: four parts in a strip of minutes, each word changeable with a key. */
 export function LessonPage() {
   const { groupId = '', date = '' } = useParams();
-  const lesson = useLesson(groupId, date);
+  const { school } = useSchool();
+  const lesson = useQuery(lessonQuery(school.id, groupId, date));
   if (lesson.isPending) return <Loading />;
   if (lesson.error && !lesson.data) return <ErrorNote problem={lesson.error} retry={() => void lesson.refetch()} />;
   return <OpenLesson key={lesson.data.id} view={lesson.data} />;
@@ -62,16 +66,22 @@ function OpenLesson({ view }: { view: LessonView }) {
 
   return (
     <>
-      <header className="lesson-head">
+      <header className="d-md-flex justify-content-between align-items-end gap-4">
         <div>
           <p className="quiet mb-0">{text(when)}</p>
           <h1>{title}</h1>
-          <p className="lesson-new">
+          <p className="fs-5 m-0">
             {!isQuietDay(view.rungLabel) && `${text('lesson.new', { what: '' })} `}
-            <span className={view.lesson.target.length > 0 ? 'literacy lesson-target' : 'lesson-target'}>{labelText(view.rungLabel)}</span>
+            <span
+              className={
+                view.lesson.target.length > 0 ? 'literacy lesson-target fs-3 fw-bold' : 'lesson-target fs-3 fw-bold'
+              }
+            >
+              {labelText(view.rungLabel)}
+            </span>
           </p>
         </div>
-        <div className="lesson-actions">
+        <div className="lesson-actions d-grid d-md-flex mt-2 mt-md-0 gap-2 flex-wrap justify-content-end">
           <Link className="btn btn-primary btn-lg" to={`${here}/board`}>
             {text('lesson.board')} <Kbd of="B" />
           </Link>
@@ -98,40 +108,61 @@ function OpenLesson({ view }: { view: LessonView }) {
           <ErrorNote problem={change.error} />
         ))}
       {view.expectedRung && (
-        <Alert variant="warning" className="error-note">
-          <span>{text('lesson.slipped', { expected: labelText(view.expectedRung), planned: labelText(view.rungLabel) })}</span>
+        <Alert
+          variant="warning"
+          className="d-flex align-items-center justify-content-between gap-3 py-2 px-3 my-2 mx-0 text-body"
+        >
+          <span>
+            {text('lesson.slipped', { expected: labelText(view.expectedRung), planned: labelText(view.rungLabel) })}
+          </span>
           <Button size="sm" onClick={() => change.mutate({ type: 'plan-again' })}>
             {text('lesson.planAgain')}
           </Button>
         </Alert>
       )}
       {obstacles.length > 0 && (
-        <Alert variant="warning" className="error-note">
+        <Alert
+          variant="warning"
+          className="d-flex align-items-center justify-content-between gap-3 py-2 px-3 my-2 mx-0 text-body"
+        >
           <span>
-            {text('lesson.broken', { count: view.problems.length, what: obstacles.join('; ') })} {text('lesson.repairHelp')}
+            {text('lesson.broken', { count: view.problems.length, what: obstacles.join('; ') })}{' '}
+            {text('lesson.repairHelp')}
           </span>
           <Button size="sm" disabled={change.isPending} onClick={() => change.mutate({ type: 'repair' })}>
             {text('lesson.repair')}
           </Button>
-          <Button size="sm" variant="outline-primary" disabled={change.isPending} onClick={() => change.mutate({ type: 'plan-again' })}>
+          <Button
+            size="sm"
+            variant="outline-primary"
+            disabled={change.isPending}
+            onClick={() => change.mutate({ type: 'plan-again' })}
+          >
             {text('lesson.planAgain')}
           </Button>
         </Alert>
       )}
       {!planned && <p className="quiet">{text('lesson.frozen')}</p>}
       {view.lesson.notes.map((note) => (
-        <p key={note.code + note.arguments.join()} className="flag-note">
+        <p key={note.code + note.arguments.join()} className="flag-note py-2 px-3 rounded">
           {reasonText(note.code === 'few-words' ? { ...note, arguments: note.arguments.map(labelText) } : note)}
         </p>
       ))}
       <MinuteStrip view={view} />
       {view.lesson.parts.map((part) => (
-        <section key={part.kind} className={`part part-${part.kind}`} aria-labelledby={`part-${part.kind}`}>
-          <h2 id={`part-${part.kind}`}>
+        <section
+          key={part.kind}
+          className={`part part-${part.kind} border rounded mb-3 py-3 px-2 px-md-3`}
+          style={partColours(part.kind)}
+          aria-labelledby={`part-${part.kind}`}
+        >
+          <h2 id={`part-${part.kind}`} className="d-flex align-items-center gap-2 mb-3">
             <PartIcon part={part.kind} /> {textOf('part', part.kind)}
-            <span className="part-minutes">{text('part.minutes', { minutes: minutesOf(part.seconds ?? 0) })}</span>
+            <span className="small fw-normal text-body">
+              {text('part.minutes', { minutes: minutesOf(part.seconds ?? 0) })}
+            </span>
           </h2>
-          <div className="activities">
+          <div className="d-grid gap-2">
             {part.activities.map((activity, i) => (
               <ActivityView
                 key={activity.id}
@@ -148,14 +179,24 @@ function OpenLesson({ view }: { view: LessonView }) {
                 onCommand={(c) => change.mutate(c)}
               />
             ))}
-            {planned && <AddActivity part={part.kind} view={view} busy={change.isPending} onCommand={(c) => change.mutate(c)} />}
+            {planned && (
+              <AddActivity part={part.kind} view={view} busy={change.isPending} onCommand={(c) => change.mutate(c)} />
+            )}
           </div>
         </section>
       ))}
-      <Remark key={view.lesson.remark ?? ''} view={view} editable={planned} busy={change.isPending} onCommand={(c) => change.mutate(c)} />
+      <Remark
+        key={view.lesson.remark ?? ''}
+        view={view}
+        editable={planned}
+        busy={change.isPending}
+        onCommand={(c) => change.mutate(c)}
+      />
       {dialog === 'close' && <CloseDialog view={view} close={close} onHide={() => setDialog(null)} />}
       {dialog === 'cover' && <CoverDialog view={view} onHide={() => setDialog(null)} />}
-      {dialog === 'copy' && <CopyDialog view={view} onCommand={(c) => change.mutate(c)} onHide={() => setDialog(null)} />}
+      {dialog === 'copy' && (
+        <CopyDialog view={view} onCommand={(c) => change.mutate(c)} onHide={() => setDialog(null)} />
+      )}
     </>
   );
 }
@@ -163,11 +204,7 @@ function OpenLesson({ view }: { view: LessonView }) {
 /** The school's own memory phrases, by what they are for. */
 function usePhrases(): ReadonlyMap<string, string> {
   const { school } = useSchool();
-  const notes = useQuery({
-    queryKey: ['notes', school.id],
-    staleTime: Infinity,
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId: school.id } } })),
-  });
+  const notes = useQuery(notesQuery(school.id));
   return new Map((notes.data?.notes ?? []).map((n) => [n.subject, n.phrase]));
 }
 
@@ -176,11 +213,17 @@ function MinuteStrip({ view }: { view: LessonView }) {
   const total = parts.reduce((sum, p) => sum + (p.seconds ?? 0), 0);
   const starts = parts.map((_, i) => parts.slice(0, i).reduce((sum, p) => sum + (p.seconds ?? 0), 0));
   return (
-    <svg className="strip" viewBox="0 0 100 6" preserveAspectRatio="none" role="img" aria-label={text('lesson.parts')}>
+    <svg
+      className="strip d-block w-100 mb-2"
+      viewBox="0 0 100 6"
+      preserveAspectRatio="none"
+      role="img"
+      aria-label={text('lesson.parts')}
+    >
       {parts.map((part, i) => (
         <rect
           key={part.kind}
-          className={`strip-${part.kind}`}
+          style={partColours(part.kind)}
           x={(100 * (starts[i] ?? 0)) / total}
           y="0"
           height="6"

@@ -76,7 +76,12 @@ function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
       <span className="sheet-card">
         <b className="literacy">{item.grapheme}</b>
         <span>
-          {saysText(item.sounds, item.keyWord)}. {text('card.kind', { kind: textOf('kind', item.kind), count: item.letterNames.length, letters: item.letterNames.join(', ') })}{' '}
+          {saysText(item.sounds, item.keyWord)}.{' '}
+          {text('card.kind', {
+            kind: textOf('kind', item.kind),
+            count: item.letterNames.length,
+            letters: item.letterNames.join(', '),
+          })}{' '}
           {text(item.canBeHeld ? 'card.held' : 'card.short')}
         </span>
       </span>
@@ -86,11 +91,14 @@ function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
     const at = item.positions;
     return (
       <span>
-        <b className="literacy">{item.grapheme}</b> {text('card.start')} {at.start}% <span className="literacy">{at.startExample}</span> · {text('card.middle')} {at.middle}%{' '}
-        <span className="literacy">{at.middleExample}</span> · {text('card.end')} {at.end}% <span className="literacy">{at.endExample}</span>
+        <b className="literacy">{item.grapheme}</b> {text('card.start')} {at.start}%{' '}
+        <span className="literacy">{at.startExample}</span> · {text('card.middle')} {at.middle}%{' '}
+        <span className="literacy">{at.middleExample}</span> · {text('card.end')} {at.end}%{' '}
+        <span className="literacy">{at.endExample}</span>
       </span>
     );
   }
-  if (item.$type === 'card' && activity.kind !== 'mouth-cue') return <b className="literacy sheet-grapheme">{item.grapheme}</b>;
+  if (item.$type === 'card' && activity.kind !== 'mouth-cue')
+    return <b className="literacy sheet-grapheme">{item.grapheme}</b>;
   return <ItemShown item={item} kind={activity.kind} print />;
 }

@@ -11,7 +11,14 @@ const PATHS: Record<Schemas['PartKind'], string> = {
 export function PartIcon({ part }: { part: Schemas['PartKind'] }) {
   return (
     <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true" focusable="false">
-      <path d={PATHS[part]} fill="none" stroke="currentColor" strokeWidth="1.600" strokeLinecap="round" strokeLinejoin="round" />
+      <path
+        d={PATHS[part]}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.600"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
     </svg>
   );
 }

@@ -1,7 +1,9 @@
+import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { useSchool } from '../session/session';
 import { text, textOf } from '../text/text';
-import { useVerdicts } from './lesson';
+import { verdictsQuery } from './queries';
 import { type Activity, type LessonView, type PartKind } from './kinds';
 import { VerdictLine } from './VerdictLine';
 
@@ -17,9 +19,14 @@ interface Props {
 export function TypeOwn({ view, part, activity, busy, onAdd }: Props) {
   const [typed, setTyped] = useState('');
   const settled = useDeferredValue(typed.trim());
-  const verdicts = useVerdicts(view, part, settled);
+  const { school } = useSchool();
+  const verdicts = useQuery(verdictsQuery(school.id, view.id, part, settled));
   const shown = settled.length > 0 ? (verdicts.data ?? []) : [];
-  const readable = shown.length > 0 && settled === typed.trim() && !verdicts.isFetching && shown.every((v) => v.status === 'decodable' || v.status === 'tricky');
+  const readable =
+    shown.length > 0 &&
+    settled === typed.trim() &&
+    !verdicts.isFetching &&
+    shown.every((v) => v.status === 'decodable' || v.status === 'tricky');
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (!readable) return;
@@ -27,7 +34,7 @@ export function TypeOwn({ view, part, activity, busy, onAdd }: Props) {
     setTyped('');
   };
   return (
-    <Form onSubmit={submit} className="type-own">
+    <Form onSubmit={submit} className="type-own d-grid row-gap-1 column-gap-2 w-100">
       <Form.Control
         size="sm"
         className="literacy"
@@ -41,7 +48,11 @@ export function TypeOwn({ view, part, activity, busy, onAdd }: Props) {
         {text('lesson.add')}
       </Button>
       <div className="verdicts" role="status">
-        {shown.length === 0 ? <span className="quiet">{text('lesson.typeHelp')}</span> : shown.map((v, i) => <VerdictLine key={i} verdict={v} />)}
+        {shown.length === 0 ? (
+          <span className="quiet">{text('lesson.typeHelp')}</span>
+        ) : (
+          shown.map((v, i) => <VerdictLine key={i} verdict={v} />)
+        )}
       </div>
     </Form>
   );

@@ -9,10 +9,13 @@ export function VerdictLine({ verdict, name }: { verdict: Verdict; name?: string
       ? text('verdict.when', { what: teachingText(need.what), date: need.when.date ? dayText(need.when.date) : 'none' })
       : text('verdict.never', { what: teachingText(need.what) });
   return (
-    <p className={`verdict verdict-${good ? 'good' : 'not'}`}>
-      <strong className={name ? undefined : 'literacy'}>{name ?? verdict.written}</strong> {textOf('verdict', verdict.status)}
+    <p className={`verdict mt-1 mb-0 ps-3 verdict-${good ? 'good' : 'not'}`}>
+      <strong className={name ? undefined : 'literacy'}>{name ?? verdict.written}</strong>{' '}
+      {textOf('verdict', verdict.status)}
       {verdict.needs.length > 0 && `: ${verdict.needs.map((n) => text('verdict.needs', { what: when(n) })).join('; ')}`}
-      {verdict.needs.length > 1 && verdict.readable?.date && `. ${text('verdict.readableFrom', { date: dayText(verdict.readable.date) })}`}
+      {verdict.needs.length > 1 &&
+        verdict.readable?.date &&
+        `. ${text('verdict.readableFrom', { date: dayText(verdict.readable.date) })}`}
       {good && verdict.twin && ` · ${text('verdict.twin', { word: verdict.twin })}`}
     </p>
   );

@@ -15,7 +15,9 @@ export type PartKind = LessonView['lesson']['parts'][number]['kind'];
 export type Command = Schemas['LessonCommand'];
 export type Closing = Schemas['CloseRequest'];
 
-/** Stands where every kind of item was shown: a kind that the server has and a screen does not know does not compile. */
+/**
+ * Stands where every kind of item was shown: a kind that the server has and a screen does not know does not compile.
+ */
 export const notShown = (kind: undefined): null => kind ?? null;
 
 /** The cards among items. */

@@ -10,7 +10,10 @@ export function tileOf(item: Item, kind: Activity['kind'], facts: Facts): TileIt
   return itemFacts(facts, item.$type!).tile && !activityFacts(facts, kind).whole ? (item as TileItem) : null;
 }
 
-/** Why an item is there, a line for each thing to know: its sounds or its answer with the reasons, what it means, what is said when it is dictated. */
+/**
+ * Why an item is there, a line for each thing to know: its sounds or its answer with the reasons, what it means, what
+ * is said when it is dictated.
+ */
 export function whyOf(item: TileItem): string[] {
   const reasons = (item.reasons ?? []).map((r) => reasonText({ ...r, arguments: r.arguments.map(labelText) }));
   const line = (...parts: string[]) => [...parts, ...reasons].filter(Boolean).join(' · ');
@@ -18,7 +21,9 @@ export function whyOf(item: TileItem): string[] {
     case 'word': {
       const tricky = item.tricky.map((i) => item.graphemes.split('|')[i]).join(', ');
       return [
-        [line(`/${item.phonemes.replaceAll('|', ' ')}/`), tricky && text('tricky.part', { letters: tricky })].filter(Boolean).join(' · '),
+        [line(`/${item.phonemes.replaceAll('|', ' ')}/`), tricky && text('tricky.part', { letters: tricky })]
+          .filter(Boolean)
+          .join(' · '),
         item.meaning ? text('lesson.means', { meaning: item.meaning }) : '',
         item.sentence ? text('lesson.dictated', { sentence: item.sentence }) : '',
       ].filter(Boolean);

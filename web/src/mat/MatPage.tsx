@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'react-bootstrap';
 import { Link, useParams } from 'react-router';
-import { answered, client, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { useActions } from '../shell/actions';
@@ -9,16 +9,14 @@ import { Kbd } from '../shell/Kbd';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, labelText, stageText, text } from '../text/text';
+import { matQuery } from './queries';
 import { shown } from '../words/spelling';
 
 /** Two printed pages for a group and day: what has been taught so far, and the words that can be used. */
 export function MatPage() {
   const { school } = useSchool();
   const { groupId = '', date = '' } = useParams();
-  const mat = useQuery({
-    queryKey: ['mat', school.id, groupId, date],
-    queryFn: () => answered(client.GET('/api/schools/{schoolId}/groups/{groupId}/mats/{date}', { params: { path: { schoolId: school.id, groupId, date } } })),
-  });
+  const mat = useQuery(matQuery(school.id, groupId, date));
   usePageTitle(text('mat.link'));
   useActions([{ keys: ['p'], label: 'keys.printPage', run: () => window.print() }]);
   if (mat.isPending) return <Loading />;

@@ -11,11 +11,11 @@ export function ChooseSchool({ session, unknown }: { session: Session; unknown: 
   const { pathname, search } = useLocation();
   usePageTitle(text('school.choose'));
   return (
-    <main className="page">
+    <main className="page p-4 my-0 mx-auto">
       <h1>{text('school.choose')}</h1>
-      {unknown && <p className="flag-note">{text('school.unknown')}</p>}
-      {session.schools.length === 0 && <p className="empty">{text('school.none')}</p>}
-      <ul className="school-choice">
+      {unknown && <p className="flag-note py-2 px-3 rounded">{text('school.unknown')}</p>}
+      {session.schools.length === 0 && <p className="py-4">{text('school.none')}</p>}
+      <ul className="justify-content-start list-unstyled d-grid gap-3">
         {session.schools.map((s) => (
           <li key={s.id}>
             <Button size="lg" variant="outline-primary" onClick={() => enter(s.id, unknown ? '/' : pathname + search)}>

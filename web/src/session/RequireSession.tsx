@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { WithFacts } from '../facts/WithFacts';
@@ -5,7 +6,7 @@ import { ErrorBoundary } from '../shell/ErrorBoundary';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { applyStyle } from '../style/applyStyle';
-import { useStyle } from '../style/useStyle';
+import { styleQuery } from '../style/queries';
 import { setLanguage } from '../text/text';
 import { ChooseSchool } from './ChooseSchool';
 import { useSessionEnded } from './ended';
@@ -14,7 +15,10 @@ import { SchoolContext, useSession, type Session } from './session';
 import { goSignIn } from './signIn';
 import { SignInAgain } from './SignInAgain';
 
-/** Shows what is inside to someone who is signed in; sends others to sign in and brings them back. A session that ends later covers the page and loses nothing of it. */
+/**
+ * Shows what is inside to someone who is signed in; sends others to sign in and brings them back. A session that ends
+ * later covers the page and loses nothing of it.
+ */
 export function RequireSession() {
   const session = useSession();
   const ended = useSessionEnded();
@@ -57,7 +61,7 @@ function InSchool({ session }: { session: Session }) {
 }
 
 function Styled({ schoolId, language, children }: { schoolId: string; language: string; children: ReactNode }) {
-  const style = useStyle(schoolId);
+  const style = useQuery(styleQuery(schoolId));
   if (style.isPending) return <Loading />;
   if (!style.data) return <ErrorNote problem={style.error!} retry={() => void style.refetch()} />;
   setLanguage(language);

@@ -14,7 +14,10 @@ const AddressContext = createContext<Address>({ schoolId: null, enter: () => und
 
 export const useSchoolAddress = () => useContext(AddressContext);
 
-/** Every address of a school begins with it, so that a link means the same for someone who belongs to several; pages link as if there were one. */
+/**
+ * Every address of a school begins with it, so that a link means the same for someone who belongs to several; pages
+ * link as if there were one.
+ */
 export function SchoolRouter({ children }: { children: ReactNode }) {
   const [schoolId, setSchoolId] = useState(() => IN_SCHOOL.exec(window.location.pathname)?.[1] ?? null);
   const enter = useCallback((id: string, path: string) => {

@@ -7,21 +7,38 @@ import { ApiProblem } from '../api/client';
 import { sessionEnded } from './ended';
 import { RequireSession } from './RequireSession';
 
-const school = { id: '00000000-0000-7000-8000-000000000001', name: 'One', role: 'lead', today: '2026-11-24', accent: 'southern-british', language: 'en-GB', paperSize: 'A4' };
+const school = {
+  id: '00000000-0000-7000-8000-000000000001',
+  name: 'One',
+  role: 'lead',
+  today: '2026-11-24',
+  accent: 'southern-british',
+  language: 'en-GB',
+  paperSize: 'A4',
+};
 const style = {
   accent: 'southern-british',
-  style: { labels: {}, soundLabels: 'ipa', counting: 'taps', marks: { style: 'trays', shape: 'round', weight: 2 }, lettering: { oneStorey: true, lines: [] } },
+  style: {
+    labels: {},
+    soundLabels: 'ipa',
+    counting: 'taps',
+    marks: { style: 'trays', shape: 'round', weight: 2 },
+    lettering: { oneStorey: true, lines: [] },
+  },
   sounds: [],
 };
 let session: unknown = null;
 
 let address: { schoolId: string | null } = { schoolId: school.id };
 const entered: string[] = [];
-vi.mock('./SchoolRouter', () => ({ useSchoolAddress: () => ({ ...address, enter: (id: string, path: string) => entered.push(`${id} ${path}`) }) }));
+vi.mock('./SchoolRouter', () => ({
+  useSchoolAddress: () => ({ ...address, enter: (id: string, path: string) => entered.push(`${id} ${path}`) }),
+}));
 
 vi.mock('../api/client', async (original) => {
   const real = await original<typeof import('../api/client')>();
-  const GET = (path: string) => Promise.resolve({ data: path.endsWith('/style') ? style : session, response: new Response() });
+  const GET = (path: string) =>
+    Promise.resolve({ data: path.endsWith('/style') ? style : session, response: new Response() });
   return { ...real, client: { GET } };
 });
 

@@ -4,8 +4,18 @@ import { text } from '../text/text';
 import { signIn } from './signIn';
 import type { Session } from './session';
 
-/** Email address and password. It stands before everything else is fetched, so it is made of Bootstrap's classes alone. */
-export function SignInForm({ title, children, onDone }: { title: string; children?: ReactNode; onDone: (session: Session) => void }) {
+/**
+ * Email address and password. It stands before everything else is fetched, so it is made of Bootstrap's classes alone.
+ */
+export function SignInForm({
+  title,
+  children,
+  onDone,
+}: {
+  title: string;
+  children?: ReactNode;
+  onDone: (session: Session) => void;
+}) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [busy, setBusy] = useState(false);
@@ -17,26 +27,46 @@ export function SignInForm({ title, children, onDone }: { title: string; childre
     try {
       onDone(await signIn({ email, password }));
     } catch (error) {
-      setProblem(error instanceof ApiProblem && error.code === 'offline' ? text('error.offline') : (error instanceof ApiProblem && error.message) || text('error.unknown'));
+      setProblem(
+        error instanceof ApiProblem && error.code === 'offline'
+          ? text('error.offline')
+          : (error instanceof ApiProblem && error.message) || text('error.unknown'),
+      );
     } finally {
       setBusy(false);
     }
   };
   return (
-    <form onSubmit={(e) => void submit(e)} className="panel sign-in-form">
+    <form onSubmit={(e) => void submit(e)} className="panel sign-in-form p-4 d-grid gap-3">
       <h1>{title}</h1>
       {children}
       <div>
         <label className="form-label" htmlFor="email">
           {text('signIn.email')}
         </label>
-        <input className="form-control" id="email" type="email" autoComplete="username" required value={email} onChange={(e) => setEmail(e.target.value)} />
+        <input
+          className="form-control"
+          id="email"
+          type="email"
+          autoComplete="username"
+          required
+          value={email}
+          onChange={(e) => setEmail(e.target.value)}
+        />
       </div>
       <div>
         <label className="form-label" htmlFor="password">
           {text('signIn.password')}
         </label>
-        <input className="form-control" id="password" type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
+        <input
+          className="form-control"
+          id="password"
+          type="password"
+          autoComplete="current-password"
+          required
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+        />
       </div>
       {problem && (
         <div className="alert alert-danger" role="alert">

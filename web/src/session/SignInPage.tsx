@@ -8,15 +8,18 @@ import { SignInForm } from './SignInForm';
 export function SignInPage() {
   usePageTitle(text('signIn.title'));
   return (
-    <main className="sign-in">
-      <div className="sign-in-brand">
+    <main className="container row min-vh-100 align-items-center justify-content-center gx-5 mx-auto">
+      <div className="col-md-6 col-xl-5">
         <Mark size={72} />
-        <p className="sign-in-name">{text('app.name')}</p>
+        <p className="fs-1 fw-bold mt-3 mb-2 mx-0">{text('app.name')}</p>
         <p className="quiet">{text('app.about')}</p>
       </div>
-      <div>
-        <SignInForm title={text('signIn.title')} onDone={() => window.location.assign(addressFrom(window.location.search))} />
-        <p className="quiet small sign-in-demo">{text('signIn.demo')}</p>
+      <div className="col-md-6 col-xl-5">
+        <SignInForm
+          title={text('signIn.title')}
+          onDone={() => window.location.assign(addressFrom(window.location.search))}
+        />
+        <p className="quiet small mt-3 mx-4">{text('signIn.demo')}</p>
       </div>
     </main>
   );

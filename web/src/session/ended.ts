@@ -1,6 +1,9 @@
 import { useSyncExternalStore } from 'react';
 
-/** Whether a request was answered "not signed in" since the last sign-in: told once for all screens, wherever it happened. */
+/**
+ * Whether a request was answered "not signed in" since the last sign-in: told once for all screens, wherever it
+ * happened.
+ */
 let ended = false;
 const listeners = new Set<() => void>();
 

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useRef } from 'react';
 import { answered, client, forgetToken, type Schemas } from '../api/client';
 import { sessionEnded } from './ended';
+import { sessionQuery } from './queries';
 
 export type Session = Schemas['SessionView'];
 export type School = Schemas['SessionSchool'];
@@ -19,16 +20,19 @@ const LITTLE_AFTER_MIDNIGHT = 5_000;
 
 /** Until the day changes here: a tab that stays open must not think it is yesterday. */
 function untilTomorrow(now: Date): number {
-  return new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1).getTime() - now.getTime() + LITTLE_AFTER_MIDNIGHT;
+  return (
+    new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1).getTime() - now.getTime() + LITTLE_AFTER_MIDNIGHT
+  );
 }
 
-/** Who is signed in, and what day it is at their schools: asked again when the tab is looked at again, and after midnight. */
+/**
+ * Who is signed in, and what day it is at their schools: asked again when the tab is looked at again, and after
+ * midnight.
+ */
 export function useSession() {
   const queries = useQueryClient();
   const session = useQuery({
-    queryKey: ['session'],
-    queryFn: async (): Promise<Session | null> => (await answered(client.GET('/api/session'))) ?? null,
-    staleTime: 60_000,
+    ...sessionQuery,
     refetchOnWindowFocus: true,
     refetchInterval: () => untilTomorrow(new Date()),
     refetchIntervalInBackground: true,
@@ -38,7 +42,8 @@ export function useSession() {
   useEffect(() => {
     if (today === undefined) return;
     // What is shown may be about "today" in many places: on a new day all of it is asked again.
-    if (seen.current !== undefined && seen.current !== today) void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+    if (seen.current !== undefined && seen.current !== today)
+      void queries.invalidateQueries({ predicate: (q) => q.queryKey[0] !== sessionQuery.queryKey[0] });
     seen.current = today;
   }, [today, queries]);
   return session;
@@ -48,7 +53,8 @@ export function useSession() {
 export function useSignOut() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (everywhere: boolean) => answered(everywhere ? client.DELETE('/api/sessions') : client.DELETE('/api/session')),
+    mutationFn: (everywhere: boolean) =>
+      answered(everywhere ? client.DELETE('/api/sessions') : client.DELETE('/api/session')),
     onSuccess: () => {
       forgetToken();
       sessionEnded(false);

@@ -15,7 +15,9 @@ export async function signIn(body: Schemas['SignInRequest']): Promise<Schemas['S
 
 /** Goes to the sign-in page and comes back. Everything is fetched anew, so nothing of the one before is left. */
 export function goSignIn(from?: string) {
-  window.location.assign(from && from !== '/' ? `/sign-in?${new URLSearchParams({ [FROM]: from }).toString()}` : '/sign-in');
+  window.location.assign(
+    from && from !== '/' ? `/sign-in?${new URLSearchParams({ [FROM]: from }).toString()}` : '/sign-in',
+  );
 }
 
 /** The address to go on to after signing in. */

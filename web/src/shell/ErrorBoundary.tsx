@@ -18,7 +18,7 @@ export class ErrorBoundary extends Component<{ children: ReactNode; at?: string 
   override render() {
     if (!this.state.failed) return this.props.children;
     return (
-      <section className="empty" role="alert">
+      <section className="py-4" role="alert">
         <h1>{text('error.page')}</h1>
         <p>{text('error.pageHelp')}</p>
         <Button onClick={() => window.location.reload()}>{text('error.reload')}</Button>{' '}

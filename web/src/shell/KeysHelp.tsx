@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { Form } from 'react-bootstrap';
 import { text } from '../text/text';
 import { isLetter, shownKey, useActionsHere, useLetterKeys } from './actions';
@@ -9,17 +10,25 @@ export function KeysHelp({ onHide }: { onHide: () => void }) {
   const [letters, setLetters] = useLetterKeys();
   return (
     <Dialog title={text('keys.title')} onHide={onHide} cancel={text('keys.close')}>
-      <dl className="keys">
+      <dl className="row">
         {actions.map((action) => (
-          <div key={action.label} className={!letters && action.run && isLetter(action.keys[0]!) ? 'quiet' : undefined}>
-            <dt>
+          <Fragment key={action.label}>
+            <dt className="col-2">
               <kbd>{shownKey(action)}</kbd>
             </dt>
-            <dd>{text(action.label)}</dd>
-          </div>
+            <dd className={!letters && action.run && isLetter(action.keys[0]!) ? 'col-10 quiet' : 'col-10'}>
+              {text(action.label)}
+            </dd>
+          </Fragment>
         ))}
       </dl>
-      <Form.Check type="switch" id="letter-keys" label={text('keys.letters')} checked={letters} onChange={(e) => setLetters(e.target.checked)} />
+      <Form.Check
+        type="switch"
+        id="letter-keys"
+        label={text('keys.letters')}
+        checked={letters}
+        onChange={(e) => setLetters(e.target.checked)}
+      />
     </Dialog>
   );
 }

@@ -2,7 +2,7 @@ import { text } from '../text/text';
 
 export function Loading() {
   return (
-    <p className="quiet loading" role="status">
+    <p className="quiet py-4" role="status">
       {text('loading')}
     </p>
   );

@@ -3,7 +3,7 @@ import { text } from '../text/text';
 
 export function NoPage() {
   return (
-    <section className="empty">
+    <section className="py-4">
       <h1>{text('error.noPage')}</h1>
       <Link to="/">{text('error.home')}</Link>
     </section>

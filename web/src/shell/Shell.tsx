@@ -32,20 +32,39 @@ export function Shell() {
 
   return (
     <>
-      <a className="skip" href="#main">
+      <a className="visually-hidden-focusable top-0 start-0 m-2 p-2 bg-white z-3 position-absolute" href="#main">
         {text('app.skip')}
       </a>
-      <Navbar as="header" expand="lg" expanded={open} onToggle={setOpen} className="top">
-        <NavLink to="/" className="brand" onClick={() => setOpen(false)}>
+      <Navbar
+        as="header"
+        expand="lg"
+        expanded={open}
+        onToggle={setOpen}
+        className="top row-gap-2 column-gap-3 px-3 px-lg-4 bg-white border-bottom"
+      >
+        <NavLink
+          to="/"
+          className="fs-5 d-flex align-items-center gap-2 fw-bold text-body text-decoration-none text-nowrap"
+          onClick={() => setOpen(false)}
+        >
           <Mark />
           <span>{text('app.name')}</span>
         </NavLink>
         <Navbar.Toggle label={text('nav.menu')} aria-controls="places" aria-expanded={open} />
         {/* Bootstrap's classes without its transition: what can be seen can be clicked at once. */}
         <div id="places" className={`navbar-collapse collapse${open ? ' show' : ''}`}>
-          <nav className="places" aria-label={text('nav.main')}>
+          <nav
+            className="places d-flex flex-column flex-lg-row flex-wrap column-gap-1 py-2 py-lg-0"
+            aria-label={text('nav.main')}
+          >
             {PLACES.map(([to, label]) => (
-              <NavLink key={to} to={to} end={to === '/'} onClick={() => setOpen(false)}>
+              <NavLink
+                key={to}
+                className="nav-link p-2 text-body text-nowrap rounded"
+                to={to}
+                end={to === '/'}
+                onClick={() => setOpen(false)}
+              >
                 {text(label)}
               </NavLink>
             ))}
@@ -54,9 +73,9 @@ export function Shell() {
             <NavDropdown
               align="end"
               title={
-                <span className="who">
-                  <strong>{school.name}</strong>
-                  <span>{session.name}</span>
+                <span className="who text-start text-lg-end lh-sm small">
+                  <strong className="d-block text-truncate">{school.name}</strong>
+                  <span className="d-block text-truncate">{session.name}</span>
                 </span>
               }
             >
@@ -87,12 +106,12 @@ export function Shell() {
           </Nav>
         </div>
       </Navbar>
-      <main id="main" className="page" tabIndex={-1}>
+      <main id="main" className="page p-4 my-0 mx-auto" tabIndex={-1}>
         <ErrorBoundary at={pathname}>
           <Outlet />
         </ErrorBoundary>
       </main>
-      <footer className="foot no-print">
+      <footer className="page mx-auto pb-4 px-4 small no-print">
         <Link to="/about">{text('about.title')}</Link>
       </footer>
       {help && <KeysHelp onHide={() => setHelp(false)} />}

@@ -1,7 +1,9 @@
 import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import type { MessageKey } from '../text/text';
 
-/** Something a page can do by a key: its handler, its hint on a button and its line in the help are all made from this. */
+/**
+ * Something a page can do by a key: its handler, its hint on a button and its line in the help are all made from this.
+ */
 export interface Action {
   /** As the browser names them; the first is shown. */
   keys: readonly string[];
@@ -22,7 +24,9 @@ const listen = (listener: () => void) => {
   return () => listeners.delete(listener);
 };
 
-/** Registers actions while their part of the page is there: runs one when its key is pressed and no text is being typed. */
+/**
+ * Registers actions while their part of the page is there: runs one when its key is pressed and no text is being typed.
+ */
 export function useActions(actions: readonly Action[], active = true) {
   const latest = useRef(actions);
   useLayoutEffect(() => {
@@ -58,7 +62,10 @@ export const useActionsHere = () => useSyncExternalStore(listen, () => here).fla
 const SETTING = 'bold.letterKeys';
 const lettersOn = () => localStorage.getItem(SETTING) !== 'off';
 
-/** Whether single letters, digits and signs are keys here (WCAG 2.1.4): someone who speaks to their computer turns them off. */
+/**
+ * Whether single letters, digits and signs are keys here (WCAG 2.1.4): someone who speaks to their computer turns them
+ * off.
+ */
 export function useLetterKeys(): [boolean, (on: boolean) => void] {
   const on = useSyncExternalStore(listen, lettersOn);
   const set = (next: boolean) => {
@@ -73,8 +80,12 @@ export function useLetterKeys(): [boolean, (on: boolean) => void] {
 export const isLetter = (key: string) => key.length === 1 && key !== ' ';
 
 /** How an action's key is written on a button and in the help. */
-export const shownKey = ({ keys, shown }: Action) => shown ?? (keys[0]!.length === 1 ? keys[0]!.toUpperCase() : keys[0]!);
+export const shownKey = ({ keys, shown }: Action) =>
+  shown ?? (keys[0]!.length === 1 ? keys[0]!.toUpperCase() : keys[0]!);
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
 }

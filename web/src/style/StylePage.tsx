@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useFacts } from '../facts/facts';
 import { useState, type FormEvent } from 'react';
@@ -8,9 +9,10 @@ import { useUnsaved } from '../shell/useUnsaved';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text, textOf } from '../text/text';
+import { styleQuery } from './queries';
 import { ChunkList } from './ChunkList';
 import { StyleSample } from './StyleSample';
-import { useSaveStyle, useStyle, type HouseStyle, type StyleView } from './useStyle';
+import { useSaveStyle, type HouseStyle, type StyleView } from './useSaveStyle';
 
 const LABELS = ['revisit', 'teach', 'practise', 'apply', 'tricky', 'double'] as const;
 
@@ -18,7 +20,7 @@ const LABELS = ['revisit', 'teach', 'practise', 'apply', 'tricky', 'double'] as 
 export function StylePage() {
   const { school } = useSchool();
   usePageTitle(text('style.title'));
-  const style = useStyle(school.id);
+  const style = useQuery(styleQuery(school.id));
   return style.data ? <StyleForm kept={style.data} /> : <Loading />;
 }
 
@@ -49,7 +51,8 @@ function StyleForm({ kept }: { kept: StyleView }) {
       },
     );
   };
-  const toggled = (list: readonly string[], id: string, on: boolean) => (on ? [...list, id] : list.filter((other) => other !== id));
+  const toggled = (list: readonly string[], id: string, on: boolean) =>
+    on ? [...list, id] : list.filter((other) => other !== id);
   const switches = style.switches ?? kept.accents.find((a) => a.id === accent)?.switches ?? [];
   return (
     <>
@@ -57,9 +60,9 @@ function StyleForm({ kept }: { kept: StyleView }) {
       <p className="quiet">
         {text(lead ? 'style.intro' : 'style.leadOnly')} <Link to="/templates">{text('templates.link')}</Link>
       </p>
-      <div className="style-page">
+      <div className="style-page d-md-grid gap-4 align-items-start">
         <Form onSubmit={submit}>
-          <fieldset disabled={!lead} className="settings">
+          <fieldset disabled={!lead} className="settings d-grid gap-3 align-items-start">
             <section className="panel">
               <h2>{text('style.marks')}</h2>
               <Choice
@@ -69,7 +72,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 value={style.marks.style}
                 onChange={(v) => change({ marks: { ...style.marks, style: v } })}
               />
-              <div className="form-line">
+              <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
                 <Form.Label htmlFor="mark-shape" className="mb-0">
                   {text('style.shape')}
                 </Form.Label>
@@ -77,7 +80,9 @@ function StyleForm({ kept }: { kept: StyleView }) {
                   id="mark-shape"
                   className="w-auto"
                   value={style.marks.shape}
-                  onChange={(e) => change({ marks: { ...style.marks, shape: e.target.value as HouseStyle['marks']['shape'] } })}
+                  onChange={(e) =>
+                    change({ marks: { ...style.marks, shape: e.target.value as HouseStyle['marks']['shape'] } })
+                  }
                 >
                   {['round', 'square', 'slanted'].map((s) => (
                     <option key={s} value={s}>
@@ -98,9 +103,21 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 />
               </div>
               <h3>{text('style.soundLabels')}</h3>
-              <Choice name="sounds" ids={['ipa', 'plain']} prefix="style.soundLabels" value={style.soundLabels} onChange={(v) => change({ soundLabels: v })} />
+              <Choice
+                name="sounds"
+                ids={['ipa', 'plain']}
+                prefix="style.soundLabels"
+                value={style.soundLabels}
+                onChange={(v) => change({ soundLabels: v })}
+              />
               <h3>{text('style.counting')}</h3>
-              <Choice name="counting" ids={['taps', 'sounds']} prefix="style.counting" value={style.counting} onChange={(v) => change({ counting: v })} />
+              <Choice
+                name="counting"
+                ids={['taps', 'sounds']}
+                prefix="style.counting"
+                value={style.counting}
+                onChange={(v) => change({ counting: v })}
+              />
               <h3>{text('style.lettering')}</h3>
               <Form.Check
                 id="one-storey"
@@ -130,7 +147,11 @@ function StyleForm({ kept }: { kept: StyleView }) {
             <section className="panel">
               <h2>{text('style.words')}</h2>
               {LABELS.map((label) => (
-                <Form.Group key={label} controlId={`label-${label}`} className="form-line">
+                <Form.Group
+                  key={label}
+                  controlId={`label-${label}`}
+                  className="form-line d-flex flex-wrap gap-2 align-items-center mb-2"
+                >
                   <Form.Label className="label-name mb-0">{textOf('style.label', label)}</Form.Label>
                   <Form.Control
                     maxLength={30}
@@ -180,7 +201,13 @@ function StyleForm({ kept }: { kept: StyleView }) {
             </section>
             <section className="panel">
               <h2>{text('style.tricky')}</h2>
-              <Choice name="tricky" ids={['tricky-part', 'boxes', 'by-heart']} prefix="style.tricky" value={style.trickyWay} onChange={(v) => change({ trickyWay: v })} />
+              <Choice
+                name="tricky"
+                ids={['tricky-part', 'boxes', 'by-heart']}
+                prefix="style.tricky"
+                value={style.trickyWay}
+                onChange={(v) => change({ trickyWay: v })}
+              />
               <h3>{text('style.blending')}</h3>
               <Choice
                 name="blending"
@@ -190,15 +217,30 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 onChange={(v) => change({ blending: v })}
               />
               <h3>{text('style.madeUp')}</h3>
-              <Choice name="made-up" ids={['in-lessons', 'only-in-checks', 'never']} prefix="style.madeUp" value={style.madeUpWords} onChange={(v) => change({ madeUpWords: v })} />
-              <Form.Check id="style-meanings" label={text('style.meanings')} checked={style.meanings ?? true} onChange={(e) => change({ meanings: e.target.checked })} />
+              <Choice
+                name="made-up"
+                ids={['in-lessons', 'only-in-checks', 'never']}
+                prefix="style.madeUp"
+                value={style.madeUpWords}
+                onChange={(v) => change({ madeUpWords: v })}
+              />
+              <Form.Check
+                id="style-meanings"
+                label={text('style.meanings')}
+                checked={style.meanings ?? true}
+                onChange={(e) => change({ meanings: e.target.checked })}
+              />
               <h3>{text('style.release')}</h3>
-              <div className="form-line">
+              <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
                 {(['iDo', 'weDo', 'youDo'] as const).map((step) => (
-                  <Form.Group key={step} controlId={`release-${step}`} className="form-line">
+                  <Form.Group
+                    key={step}
+                    controlId={`release-${step}`}
+                    className="form-line d-flex flex-wrap gap-2 align-items-center mb-2"
+                  >
                     <Form.Label className="mb-0">{textOf('style.release', step)}</Form.Label>
                     <Form.Control
-                      className="number"
+                      className="flex-grow-0"
                       type="number"
                       min={0}
                       max={9}
@@ -215,7 +257,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
           </fieldset>
           {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}
           {lead && (
-            <p className={`save-line${unsaved ? ' is-unsaved' : ''}`}>
+            <p className={unsaved ? 'unsaved sticky-bottom py-2 px-3 bg-white border-top shadow' : 'py-2 m-0'}>
               <Button type="submit" disabled={save.isPending}>
                 {text('style.save')}
               </Button>{' '}
@@ -229,11 +271,31 @@ function StyleForm({ kept }: { kept: StyleView }) {
   );
 }
 
-function Choice<T extends string>({ name, ids, prefix, value, onChange }: { name: string; ids: T[]; prefix: string; value: string; onChange: (id: T) => void }) {
+function Choice<T extends string>({
+  name,
+  ids,
+  prefix,
+  value,
+  onChange,
+}: {
+  name: string;
+  ids: T[];
+  prefix: string;
+  value: string;
+  onChange: (id: T) => void;
+}) {
   return (
     <div className="choice" role="radiogroup">
       {ids.map((id) => (
-        <Form.Check key={id} type="radio" name={name} id={`${name}-${id}`} label={textOf(prefix, id)} checked={value === id} onChange={() => onChange(id)} />
+        <Form.Check
+          key={id}
+          type="radio"
+          name={name}
+          id={`${name}-${id}`}
+          label={textOf(prefix, id)}
+          checked={value === id}
+          onChange={() => onChange(id)}
+        />
       ))}
     </div>
   );

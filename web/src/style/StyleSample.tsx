@@ -1,22 +1,15 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { answered, client } from '../api/client';
+import { useQuery } from '@tanstack/react-query';
 import { useSchool } from '../session/session';
 import { text } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
-import type { HouseStyle, StyleView } from './useStyle';
+import { styleSampleQuery } from './queries';
+import type { HouseStyle, StyleView } from './useSaveStyle';
 
 /** A few words as they will look: marks, sounds, counts. */
 export function StyleSample({ view, accent, style }: { view: StyleView; accent: string; style: HouseStyle }) {
   const { school } = useSchool();
   const switches = style.switches?.join(',');
-  const sample = useQuery({
-    queryKey: ['style-sample', school.id, accent, switches],
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      answered(
-        client.GET('/api/schools/{schoolId}/style/sample', { params: { path: { schoolId: school.id }, query: switches === undefined ? { accent } : { accent, switches } } }),
-      ),
-  });
+  const sample = useQuery(styleSampleQuery(school.id, accent, switches));
   const sound = (sounds: string) =>
     style.soundLabels === 'ipa'
       ? `/${sounds.replaceAll('|', ' ').replaceAll('+', '')}/`
@@ -33,14 +26,17 @@ export function StyleSample({ view, accent, style }: { view: StyleView; accent: 
       data-lettering={style.lettering.oneStorey ? 'one-storey' : 'print'}
     >
       <h2>{text('style.sample')}</h2>
-      <ul className="plain">
+      <ul className="list-unstyled">
         {(sample.data ?? view.sample).map((w) => (
-          <li key={w.word}>
-            <span className="sample-word">
+          <li key={w.word} className="border-top py-2">
+            <span className="d-block fs-2">
               <MarkedWord word={w.word} marks={w.marks} />
             </span>
             <span className="quiet small">
-              {sound(w.phonemes)} · {style.counting === 'taps' ? text('style.taps', { taps: w.taps }) : text('style.sounds', { sounds: w.sounds })}
+              {sound(w.phonemes)} ·{' '}
+              {style.counting === 'taps'
+                ? text('style.taps', { taps: w.taps })
+                : text('style.sounds', { sounds: w.sounds })}
             </span>
           </li>
         ))}

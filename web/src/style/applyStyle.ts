@@ -3,7 +3,12 @@ import { setWording } from '../text/text';
 
 /** Lays a style over the page: words and sounds by the catalogue, marks by attributes that the style sheet reads. */
 export function applyStyle(view: Schemas['StyleView']) {
-  setWording({ labels: view.style.labels, plainSounds: view.style.soundLabels === 'plain', countsSounds: view.style.counting === 'sounds', sounds: view.sounds });
+  setWording({
+    labels: view.style.labels,
+    plainSounds: view.style.soundLabels === 'plain',
+    countsSounds: view.style.counting === 'sounds',
+    sounds: view.sounds,
+  });
   const root = document.documentElement.dataset;
   root['marks'] = view.style.marks.style;
   root['markShape'] = view.style.marks.shape;

@@ -1,4 +1,4 @@
-import { Button, Form } from 'react-bootstrap';
+import { Button, CloseButton, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { useFacts } from '../facts/facts';
 import { text, textOf } from '../text/text';
@@ -19,28 +19,29 @@ interface Props {
 export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMove, onRemove }: Props) {
   const may = useFacts().activities.filter((a) => !slot.kinds.includes(a.kind) && a.parts.includes(part));
   return (
-    <div className="slot">
-      <div className="slot-kinds">
+    <div className="slot d-flex flex-column d-lg-grid bg-white gap-2 align-items-lg-center rounded py-2 px-3">
+      <div className="d-flex flex-wrap align-items-center gap-1">
         {slot.kinds.map((kind) => (
-          <span key={kind} className="chip">
+          <span key={kind} className="border rounded-pill d-inline-flex align-items-center gap-1 py-1 px-3">
             {textOf('activity', kind)}
             {editable && slot.kinds.length > 1 && (
-              <button
-                type="button"
+              <CloseButton
+                className="small"
                 aria-label={text('templates.removeKind', { activity: textOf('activity', kind) })}
                 onClick={() => onChange({ ...slot, kinds: slot.kinds.filter((k) => k !== kind) })}
-              >
-                ×
-              </button>
+              />
             )}
           </span>
         ))}
         {editable && (
           <Form.Select
             size="sm"
+            className="w-auto"
             value=""
             aria-label={text('templates.addKind')}
-            onChange={(e) => e.target.value && onChange({ ...slot, kinds: [...slot.kinds, e.target.value as Slot['kinds'][number]] })}
+            onChange={(e) =>
+              e.target.value && onChange({ ...slot, kinds: [...slot.kinds, e.target.value as Slot['kinds'][number]] })
+            }
           >
             <option value="">{text('templates.addKind')}</option>
             {may.map((a) => (
@@ -53,6 +54,7 @@ export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMov
         {slot.kinds.length > 1 && (
           <Form.Select
             size="sm"
+            className="w-auto"
             disabled={!editable}
             value={slot.takeTurns ? 'turns' : 'first'}
             aria-label={text('templates.turns')}

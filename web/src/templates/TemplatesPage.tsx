@@ -1,9 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { useFacts } from '../facts/facts';
-import { useTemplates } from '../lesson/lesson';
+import { templatesQuery } from '../lesson/queries';
+import { partColours } from '../lesson/partColours';
 import { PartIcon } from '../lesson/PartIcon';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
@@ -18,21 +19,26 @@ import { added, changed, moved, removed, secondsOf, type Slot, type Template } f
 /** What lessons are built from, by kind of day, length and weekday. */
 export function TemplatesPage() {
   const facts = useFacts();
-  const templates = useTemplates();
+  const { school } = useSchool();
+  const templates = useQuery(templatesQuery(school.id));
   const [day, setDay] = useState<Template['day']>('new');
   const [minutes, setMinutes] = useState(20);
   const [weekday, setWeekday] = useState<number | null>(null);
   usePageTitle(text('templates.title'));
   if (templates.isPending) return <Loading />;
   if (templates.error) return <ErrorNote problem={templates.error} retry={() => void templates.refetch()} />;
-  const every = templates.data.templates.find((t) => t.weekday === null && t.template.day === day && t.template.minutes === minutes)!;
-  const own = templates.data.templates.find((t) => t.weekday === weekday && t.template.day === day && t.template.minutes === minutes);
+  const every = templates.data.templates.find(
+    (t) => t.weekday === null && t.template.day === day && t.template.minutes === minutes,
+  )!;
+  const own = templates.data.templates.find(
+    (t) => t.weekday === weekday && t.template.day === day && t.template.minutes === minutes,
+  );
   const kept = own ?? { ...every, weekday, own: false, stamp: templates.data.noStamp };
   return (
     <>
       <h1>{text('templates.title')}</h1>
       <p className="quiet">{text('templates.intro')}</p>
-      <div className="template-choice">
+      <div className="d-flex flex-wrap gap-3 mb-3">
         <Form.Group controlId="template-day">
           <Form.Label>{text('templates.day')}</Form.Label>
           <Form.Select value={day} onChange={(e) => setDay(e.target.value as Template['day'])}>
@@ -55,7 +61,10 @@ export function TemplatesPage() {
         </Form.Group>
         <Form.Group controlId="template-weekday">
           <Form.Label>{text('templates.weekday')}</Form.Label>
-          <Form.Select value={weekday ?? ''} onChange={(e) => setWeekday(e.target.value === '' ? null : Number(e.target.value))}>
+          <Form.Select
+            value={weekday ?? ''}
+            onChange={(e) => setWeekday(e.target.value === '' ? null : Number(e.target.value))}
+          >
             <option value="">{text('templates.everyDay')}</option>
             {[1, 2, 3, 4, 5, 6, 7].map((d) => (
               <option key={d} value={d}>
@@ -80,20 +89,35 @@ function Editor({ kept }: { kept: Schemas['TemplateView'] }) {
   useUnsaved(JSON.stringify(template) !== JSON.stringify(kept.template));
   const settle = {
     onSuccess: (all: Schemas['TemplatesView']) => {
-      queries.setQueryData(['templates', school.id], all);
-      setStamp(all.templates.find((t) => t.weekday === kept.weekday && t.template.day === template.day && t.template.minutes === template.minutes)?.stamp ?? all.noStamp);
+      queries.setQueryData(templatesQuery(school.id).queryKey, all);
+      setStamp(
+        all.templates.find(
+          (t) =>
+            t.weekday === kept.weekday && t.template.day === template.day && t.template.minutes === template.minutes,
+        )?.stamp ?? all.noStamp,
+      );
     },
   };
   const path = { schoolId: school.id };
   const save = useMutation({
-    mutationFn: () => answered(client.PUT('/api/schools/{schoolId}/templates', { params: { path, header: { 'If-Match': stamp } }, body: { template, weekday: kept.weekday } })),
+    mutationFn: () =>
+      answered(
+        client.PUT('/api/schools/{schoolId}/templates', {
+          params: { path, header: { 'If-Match': stamp } },
+          body: { template, weekday: kept.weekday },
+        }),
+      ),
     ...settle,
   });
   const back = useMutation({
     mutationFn: () =>
       answered(
         client.DELETE('/api/schools/{schoolId}/templates/{day}/{minutes}', {
-          params: { path: { ...path, day: template.day, minutes: template.minutes }, query: kept.weekday === null ? {} : { weekday: kept.weekday }, header: { 'If-Match': stamp } },
+          params: {
+            path: { ...path, day: template.day, minutes: template.minutes },
+            query: kept.weekday === null ? {} : { weekday: kept.weekday },
+            header: { 'If-Match': stamp },
+          },
         }),
       ),
     ...settle,
@@ -103,15 +127,24 @@ function Editor({ kept }: { kept: Schemas['TemplateView'] }) {
   return (
     <>
       <p>
-        <span className="status">{text(kept.own ? 'templates.own' : 'templates.shipped')}</span>{' '}
-        {text('templates.sum', { minutes: Math.round(seconds.must / 60), total: template.minutes, maybe: Math.round(seconds['if-any'] / 60), room: Math.round(seconds.room / 60) })}
+        <span className="border rounded-pill px-2 small">{text(kept.own ? 'templates.own' : 'templates.shipped')}</span>{' '}
+        {text('templates.sum', {
+          minutes: Math.round(seconds.must / 60),
+          total: template.minutes,
+          maybe: Math.round(seconds['if-any'] / 60),
+          room: Math.round(seconds.room / 60),
+        })}
       </p>
       {template.parts.map((part, p) => (
-        <section key={part.kind} className={`part part-${part.kind}`}>
-          <h2>
+        <section
+          key={part.kind}
+          className={`part part-${part.kind} border rounded mb-3 py-3 px-2 px-md-3`}
+          style={partColours(part.kind)}
+        >
+          <h2 className="d-flex align-items-center gap-2 mb-3">
             <PartIcon part={part.kind} /> {textOf('part', part.kind)}
           </h2>
-          <div className="slots">
+          <div className="slots d-grid gap-2">
             {part.slots.map((slot, s) => (
               <SlotRow
                 key={s}
@@ -135,8 +168,11 @@ function Editor({ kept }: { kept: Schemas['TemplateView'] }) {
       ))}
       {(save.error ?? back.error) && <SaveProblem problem={(save.error ?? back.error)!} onMine={setStamp} />}
       {editable && (
-        <p className="dialog-actions">
-          <Button disabled={save.isPending || JSON.stringify(template) === JSON.stringify(kept.template)} onClick={() => save.mutate()}>
+        <p className="d-flex gap-2">
+          <Button
+            disabled={save.isPending || JSON.stringify(template) === JSON.stringify(kept.template)}
+            onClick={() => save.mutate()}
+          >
             {text('templates.save')}
           </Button>
           {kept.own && (

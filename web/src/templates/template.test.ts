@@ -3,7 +3,12 @@ import type { Facts } from '../facts/facts';
 import { shippedFacts } from '../facts/shipped';
 import { added, changed, moved, removed, secondsOf, type Template } from './template';
 
-const facts: Facts = { ...shippedFacts, activities: shippedFacts.activities.filter((a) => ['read-words', 'spell-words', 'has-sound', 'new-correspondence'].includes(a.kind)) };
+const facts: Facts = {
+  ...shippedFacts,
+  activities: shippedFacts.activities.filter((a) =>
+    ['read-words', 'spell-words', 'has-sound', 'new-correspondence'].includes(a.kind),
+  ),
+};
 
 const template: Template = {
   day: 'new',

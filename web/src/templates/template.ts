@@ -4,7 +4,10 @@ import { activityFacts, type Facts } from '../facts/facts';
 export type Template = Schemas['LessonTemplate'];
 export type Slot = Schemas['Slot'];
 
-const withSlots = (template: Template, part: number, slots: Slot[]): Template => ({ ...template, parts: template.parts.map((p, i) => (i === part ? { ...p, slots } : p)) });
+const withSlots = (template: Template, part: number, slots: Slot[]): Template => ({
+  ...template,
+  parts: template.parts.map((p, i) => (i === part ? { ...p, slots } : p)),
+});
 
 export const changed = (template: Template, part: number, at: number, slot: Slot) =>
   withSlots(
@@ -34,10 +37,15 @@ export function added(template: Template, part: number, facts: Facts): Template 
   const own = template.parts[part]!;
   const used = own.slots.flatMap((s) => s.kinds);
   const next = facts.activities.find((a) => a.part === own.kind && !used.includes(a.kind));
-  return next ? withSlots(template, part, [...own.slots, { kinds: [next.kind], takeTurns: false, need: 'room', items: 4 }]) : template;
+  return next
+    ? withSlots(template, part, [...own.slots, { kinds: [next.kind], takeTurns: false, need: 'room', items: 4 }])
+    : template;
 }
 
-/** Seconds that the lesson takes always, when there is something for its places, and when minutes are left: by the longest of each place's activities. */
+/**
+ * Seconds that the lesson takes always, when there is something for its places, and when minutes are left: by the
+ * longest of each place's activities.
+ */
 export function secondsOf(template: Template, facts: Facts): Record<Slot['need'], number> {
   const sums = { must: 0, 'if-any': 0, room: 0 };
   for (const slot of template.parts.flatMap((p) => p.slots)) {

@@ -10,7 +10,8 @@ type Messages = typeof app & typeof audit & typeof ladder & typeof lesson & type
 export type MessageKey = keyof Messages;
 
 /**
- * Every sentence and label of the screens, as ICU messages: the files that the server reads, too (src/BoldLadder.Wording). What every page says is here from
- * the start, the rest comes with what is behind the door (all.ts).
+ * Every sentence and label of the screens, as ICU messages: the files that the server reads, too
+ * (src/BoldLadder.Wording). What every page says is here from the start, the rest comes with what is behind the door
+ * (all.ts).
  */
 export const messages: Partial<Record<MessageKey, string>> = { ...app };

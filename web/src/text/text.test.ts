@@ -8,7 +8,8 @@ afterEach(() => setLanguage('en-GB'));
 
 describe('the catalogue', () => {
   it('has only messages that can be read', () => {
-    for (const message of [...Object.values(messages), ...Object.values(american)]) expect(() => new IntlMessageFormat(message, 'en-GB')).not.toThrow();
+    for (const message of [...Object.values(messages), ...Object.values(american)])
+      expect(() => new IntlMessageFormat(message, 'en-GB')).not.toThrow();
   });
 
   it('speaks American where a school does', () => {
@@ -26,7 +27,9 @@ describe('the catalogue', () => {
   });
 
   it('puts warnings into words that say what to do', () => {
-    expect(warningText({ code: 'look-alike', arguments: ['b', '1', '10'] })).toBe('Looks like b, one rung before; keep 10 between them.');
+    expect(warningText({ code: 'look-alike', arguments: ['b', '1', '10'] })).toBe(
+      'Looks like b, one rung before; keep 10 between them.',
+    );
     expect(warningText({ code: 'thin', arguments: ['0'] })).toContain('only none can be used here');
     expect(warningText({ code: 'suffix-before-base', arguments: ['suffix-s'] })).toContain('suffix -s');
     const codes = Object.keys(messages).filter((k) => k.startsWith('warning.'));

@@ -39,7 +39,12 @@ export function setWording(next: Wording) {
   wording = next;
 }
 
-const partKeys: Partial<Record<MessageKey, string>> = { 'part.revisit': 'revisit', 'part.teach': 'teach', 'part.practise': 'practise', 'part.apply': 'apply' };
+const partKeys: Partial<Record<MessageKey, string>> = {
+  'part.revisit': 'revisit',
+  'part.teach': 'teach',
+  'part.practise': 'practise',
+  'part.apply': 'apply',
+};
 
 /** A sentence with the school's own words in it. */
 function renamed(key: MessageKey, sentence: string): string {
@@ -76,7 +81,9 @@ export function headingText(by: string, heading: string): string {
 export function soundText(sounds: string): string {
   if (!wording.plainSounds) return `/${sounds}/`;
   const plain = sounds.split('+').map((s) => wording.sounds.find((known) => known.symbol === s));
-  return plain.map((s, i) => (s ? text('sound.plain', { label: s.label, word: s.keyWord }) : sounds.split('+')[i]!)).join(' + ');
+  return plain
+    .map((s, i) => (s ? text('sound.plain', { label: s.label, word: s.keyWord }) : sounds.split('+')[i]!))
+    .join(' + ');
 }
 
 /** The sentence for a key that is put together at run time; the key itself where the catalogue has none. */
@@ -88,18 +95,38 @@ export function textOf(prefix: string, code: string, values: Record<string, stri
 /** A reason as the engine gives it, put into words. */
 export function reasonText(reason: Schemas['Reason']): string {
   if (reason.code === 'too-few-for')
-    return text('reason.too-few-for', { 0: textOf('activity', reason.arguments[0]!), 1: reason.arguments[1] ? textOf('activity', reason.arguments[1]) : 'undefined' });
+    return text('reason.too-few-for', {
+      0: textOf('activity', reason.arguments[0]!),
+      1: reason.arguments[1] ? textOf('activity', reason.arguments[1]) : 'undefined',
+    });
   const shown = reason.code === 'uses-pattern' ? reason.arguments.map((a) => textOf('pattern', a)) : reason.arguments;
-  return textOf('reason', reason.code, Object.fromEntries(shown.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : a])));
+  return textOf(
+    'reason',
+    reason.code,
+    Object.fromEntries(shown.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : a])),
+  );
 }
 
 /** What is wrong with a rung's place, put into words. */
 export function warningText(warning: Schemas['Reason']): string {
   if (warning.code === 'second-sound')
-    return text('warning.second-sound', { 0: soundText(warning.arguments[0]!), 1: Number(warning.arguments[1]), 2: Number(warning.arguments[2]) });
-  if (warning.code === 'approach-left') return textOf('approachRule', warning.arguments[0]!, { 0: teachingText(warning.arguments[1]!) });
-  if (warning.code === 'checkpoint-missed') return text('warning.checkpoint-missed', { 0: stageText(teachingText(warning.arguments[0]!)), 1: dayText(warning.arguments[1]!) });
-  return textOf('warning', warning.code, Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : teachingText(a)])));
+    return text('warning.second-sound', {
+      0: soundText(warning.arguments[0]!),
+      1: Number(warning.arguments[1]),
+      2: Number(warning.arguments[2]),
+    });
+  if (warning.code === 'approach-left')
+    return textOf('approachRule', warning.arguments[0]!, { 0: teachingText(warning.arguments[1]!) });
+  if (warning.code === 'checkpoint-missed')
+    return text('warning.checkpoint-missed', {
+      0: stageText(teachingText(warning.arguments[0]!)),
+      1: dayText(warning.arguments[1]!),
+    });
+  return textOf(
+    'warning',
+    warning.code,
+    Object.fromEntries(warning.arguments.map((a, i) => [String(i), /^\d+$/.test(a) ? Number(a) : teachingText(a)])),
+  );
 }
 
 /** 62%. */
@@ -109,17 +136,26 @@ export function shareText(share: number): string {
 
 /** Tuesday 24 November. */
 export function dayText(date: string): string {
-  return new Intl.DateTimeFormat(language, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+  return new Intl.DateTimeFormat(language, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
+    new Date(`${date}T00:00:00Z`),
+  );
 }
 
 /** Tue 24 Nov. */
 export function shortDayText(date: string): string {
-  return new Intl.DateTimeFormat(language, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+  return new Intl.DateTimeFormat(language, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  }).format(new Date(`${date}T00:00:00Z`));
 }
 
 /** Mon, for 1. */
 export function weekdayText(day: number): string {
-  return new Intl.DateTimeFormat(language, { weekday: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, 0, day)));
+  return new Intl.DateTimeFormat(language, { weekday: 'short', timeZone: 'UTC' }).format(
+    new Date(Date.UTC(2024, 0, day)),
+  );
 }
 
 /** 24 Nov 2026, 14:05. */
@@ -159,7 +195,8 @@ export function stageText(stage: string): string {
 
 /** One line of what a change did to a ladder. */
 export function lineText(line: Schemas['Reason']): string {
-  const of = (a: string, i: number) => (/^\d+$/.test(a) ? Number(a) : line.code === 'stage' && i === 1 ? stageText(a) : labelText(a));
+  const of = (a: string, i: number) =>
+    /^\d+$/.test(a) ? Number(a) : line.code === 'stage' && i === 1 ? stageText(a) : labelText(a);
   return textOf('line', line.code, Object.fromEntries(line.arguments.map((a, i) => [String(i), of(a, i)])));
 }
 

@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, ButtonGroup } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { answered, client, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
+import { StatusBadge } from '../shell/StatusBadge';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, isQuietDay, labelText, shortDayText, teachingText, text, textOf } from '../text/text';
+import { dayText, isQuietDay, labelText, shortDayText, teachingText, text } from '../text/text';
+import { weekQuery } from './queries';
 import { usePlanning } from './usePlanning';
 
 type Day = Schemas['WeekDayView'];
@@ -17,16 +19,7 @@ export function WeekPage() {
   const { date } = useParams();
   const [params] = useSearchParams();
   const weeks = params.get('weeks') === '2' ? 2 : 1;
-  const week = useQuery({
-    // Without a day it is the week of the next lesson, which changes with the day.
-    queryKey: ['week', school.id, date ?? `next to ${school.today}`, weeks],
-    queryFn: () => {
-      const path = { schoolId: school.id };
-      return date === undefined
-        ? answered(client.GET('/api/schools/{schoolId}/weeks', { params: { path, query: { weeks } } }))
-        : answered(client.GET('/api/schools/{schoolId}/weeks/{date}', { params: { path: { ...path, date }, query: { weeks } } }));
-    },
-  });
+  const week = useQuery(weekQuery(school.id, date, weeks, school.today));
   usePageTitle(text('nav.week'));
   if (week.isPending) return <Loading />;
   if (week.error) return <ErrorNote problem={week.error} retry={() => void week.refetch()} />;
@@ -44,12 +37,12 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
   const to = (days: number) => `/week/${shifted(week.from, days)}${weeks === 2 ? '?weeks=2' : ''}`;
   return (
     <>
-      <div className="page-head">
+      <div className="d-lg-flex justify-content-between align-items-end gap-4 mb-3">
         <div>
           <h1>{text('week.title', { date: dayText(week.from) })}</h1>
           <p className="quiet mb-0">{text('week.intro')}</p>
         </div>
-        <div className="week-nav">
+        <div className="d-flex flex-wrap align-items-center gap-2">
           <Link to={to(-7)}>← {text('week.previous')}</Link>
           <Link to={to(7)}>{text('week.next')} →</Link>
           <ButtonGroup size="sm">
@@ -66,10 +59,14 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
           </ButtonGroup>
         </div>
       </div>
-      <div className="week-actions" role="status">
+      <div className="week-actions d-flex mb-3 flex-wrap align-items-center gap-2" role="status">
         {job ? (
           <>
-            <progress max={job.total} value={job.done} aria-label={text('week.planning', { at: job.done, total: job.total })} />
+            <progress
+              max={job.total}
+              value={job.done}
+              aria-label={text('week.planning', { at: job.done, total: job.total })}
+            />
             <span>{text('week.planning', { at: Math.min(job.done + 1, job.total), total: job.total })}</span>
             <Button size="sm" variant="outline-secondary" onClick={planning.stop}>
               {text('week.stop')}
@@ -78,7 +75,13 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
         ) : (
           <>
             {empty.length > 0 ? (
-              <Button onClick={() => void planning.plan(empty.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date })))}>
+              <Button
+                onClick={() =>
+                  void planning.plan(
+                    empty.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date })),
+                  )
+                }
+              >
                 {text('week.plan', { count: empty.length })}
               </Button>
             ) : (
@@ -89,7 +92,13 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                 variant="outline-primary"
                 onClick={() =>
                   void planning.change(
-                    broken.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, lessonId: day.lessonId!, version: day.version })),
+                    broken.map(({ group, day }) => ({
+                      groupId: group.groupId,
+                      name: group.name,
+                      date: day.date,
+                      lessonId: day.lessonId!,
+                      version: day.version,
+                    })),
                     'repair',
                   )
                 }
@@ -103,7 +112,13 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                 title={text('week.againHelp')}
                 onClick={() =>
                   void planning.change(
-                    slipped.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date, lessonId: day.lessonId!, version: day.version })),
+                    slipped.map(({ group, day }) => ({
+                      groupId: group.groupId,
+                      name: group.name,
+                      date: day.date,
+                      lessonId: day.lessonId!,
+                      version: day.version,
+                    })),
                     'plan-again',
                   )
                 }
@@ -115,12 +130,12 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
         )}
       </div>
       {planning.failed.map((f) => (
-        <p key={f} className="flag-note">
+        <p key={f} className="flag-note py-2 px-3 rounded">
           {f}
         </p>
       ))}
       {Array.from({ length: weeks }, (_, w) => (
-        <div key={w} className="week-scroll">
+        <div key={w} className="overflow-x-auto mb-3">
           <table className="week">
             <thead>
               <tr>
@@ -137,7 +152,9 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                 <tr key={group.groupId}>
                   <th scope="row">
                     {group.name}
-                    <span className="quiet small d-block">{text('groups.minutes', { minutes: group.lessonMinutes })}</span>
+                    <span className="quiet small d-block fw-normal">
+                      {text('groups.minutes', { minutes: group.lessonMinutes })}
+                    </span>
                   </th>
                   {group.days.slice(perWeek * w, perWeek * (w + 1)).map((day) => (
                     <td key={day.date}>
@@ -150,13 +167,19 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
           </table>
         </div>
       ))}
-      <div className="week-notes">
+      <div className="week-notes d-grid gap-3">
         {week.groups.map((group) => (
           <section key={group.groupId} className="panel">
             <h2>{group.name}</h2>
             <p className="quiet">{text('week.total', { minutes: group.minutes })}</p>
-            <Notes title={text('week.repeats')} items={group.repeats.map((r) => text('week.times', { what: r.what, count: r.count }))} />
-            <Notes title={text('week.missing')} items={group.missing.map((m) => text('week.ago', { what: teachingText(m.what), count: m.count }))} />
+            <Notes
+              title={text('week.repeats')}
+              items={group.repeats.map((r) => text('week.times', { what: r.what, count: r.count }))}
+            />
+            <Notes
+              title={text('week.missing')}
+              items={group.missing.map((m) => text('week.ago', { what: teachingText(m.what), count: m.count }))}
+            />
             <Link to={`/groups/${group.groupId}/gather/${week.from}?days=5`}>{text('lesson.gather')}</Link>
           </section>
         ))}
@@ -176,13 +199,19 @@ function Notes({ title, items }: { title: string; items: string[] }) {
 }
 
 function DayCell({ groupId, name, day, available }: { groupId: string; name: string; day: Day; available: number }) {
-  if (day.label === null) return <span className="quiet">{text('week.none')}</span>;
+  if (day.label === null) return <span className="quiet d-block py-2 px-3">{text('week.none')}</span>;
   // Graphemes stand as children see them; days and patterns are named in words.
   const named = labelText(day.label);
-  const label = <span className={named !== day.label || isQuietDay(day.label) ? 'week-label' : 'week-label literacy'}>{named}</span>;
+  const label = (
+    <span
+      className={named !== day.label || isQuietDay(day.label) ? 'fs-5 fw-bold lh-sm' : 'literacy fs-4 fw-bold lh-sm'}
+    >
+      {named}
+    </span>
+  );
   return (
     <Link
-      className={`week-day${day.status === null ? ' week-empty' : ''}${day.broken > 0 || day.expected ? ' week-broken' : ''}`}
+      className={`week-day py-2 px-3 d-grid gap-1 align-content-start h-100 text-body text-decoration-none${day.status === null ? ' week-empty' : ''}${day.broken > 0 || day.expected ? ' week-broken' : ''}`}
       to={`/groups/${groupId}/lessons/${day.date}`}
       aria-label={`${name}, ${dayText(day.date)}`}
     >
@@ -191,8 +220,10 @@ function DayCell({ groupId, name, day, available }: { groupId: string; name: str
         <span className="quiet small">{text('week.empty')}</span>
       ) : (
         <span className="small">
-          <span className={`status status-${day.status}`}>{textOf('status', day.status)}</span>{' '}
-          <span className={day.minutes > available ? 'too-long' : 'quiet'}>{text('week.minutes', { minutes: day.minutes })}</span>
+          <StatusBadge status={day.status} />{' '}
+          <span className={day.minutes > available ? 'text-danger' : 'quiet'}>
+            {text('week.minutes', { minutes: day.minutes })}
+          </span>
         </span>
       )}
       {day.edited && day.status === 'planned' && <span className="small quiet">{text('week.edited')}</span>}

@@ -5,25 +5,57 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { SchoolContext, type School, type Session } from '../session/session';
 import { usePlanning } from './usePlanning';
 
-const school = { id: 's', name: 'School', role: 'lead', today: '2026-11-24', accent: 'southern-british', language: 'en-GB', paperSize: 'A4' } as School;
+const school = {
+  id: 's',
+  name: 'School',
+  role: 'lead',
+  today: '2026-11-24',
+  accent: 'southern-british',
+  language: 'en-GB',
+  paperSize: 'A4',
+} as School;
 const wrapper = ({ children }: { children: ReactNode }) => (
   <QueryClientProvider client={new QueryClient()}>
-    <SchoolContext value={{ session: { name: 'Maya', schools: [school] } as Session, school }}>{children}</SchoolContext>
+    <SchoolContext value={{ session: { name: 'Maya', schools: [school] } as Session, school }}>
+      {children}
+    </SchoolContext>
   </QueryClientProvider>
 );
 
-const place = (date: string, name = 'Otters') => ({ groupId: name, name, date, lessonId: `${name}-${date}`, version: 3 });
+const place = (date: string, name = 'Otters') => ({
+  groupId: name,
+  name,
+  date,
+  lessonId: `${name}-${date}`,
+  version: 3,
+});
 
 const asked = vi.hoisted((): string[] => []);
 
 /** Answers like the server: a lesson, or for Badgers that there is nothing left to teach. */
 vi.mock('../api/client', async (original) => {
   const real = await original<typeof import('../api/client')>();
-  type Sent = { params: { path: { groupId?: string; date?: string; lessonId?: string }; header?: Record<string, string> }; body?: { type: string } };
+  type Sent = {
+    params: { path: { groupId?: string; date?: string; lessonId?: string }; header?: Record<string, string> };
+    body?: { type: string };
+  };
   const answer = (method: string) => async (_: string, sent: Sent) => {
-    asked.push([method, sent.params.path.lessonId ?? sent.params.path.groupId, sent.params.path.date, sent.params.header?.['If-Match'], sent.body?.type].filter(Boolean).join(' '));
+    asked.push(
+      [
+        method,
+        sent.params.path.lessonId ?? sent.params.path.groupId,
+        sent.params.path.date,
+        sent.params.header?.['If-Match'],
+        sent.body?.type,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    );
     return sent.params.path.groupId === 'Badgers'
-      ? { error: { type: 'bold:ladder-climbed', detail: 'Every rung was taught.' }, response: new Response(null, { status: 409 }) }
+      ? {
+          error: { type: 'bold:ladder-climbed', detail: 'Every rung was taught.' },
+          response: new Response(null, { status: 409 }),
+        }
       : { data: {}, response: new Response() };
   };
   return { ...real, client: { PUT: answer('PUT'), POST: answer('POST') } };

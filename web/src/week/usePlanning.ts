@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { answered, client } from '../api/client';
+import { nowStale } from '../api/stale';
 import { useSchool } from '../session/session';
 import { dayText, text } from '../text/text';
 
@@ -11,8 +12,8 @@ interface Place {
 }
 
 /**
- * Plans or mends lessons one after another, each on what the ones before it show. A lesson is planned once: stopping, reloading and starting again do no harm,
- * and what was changed by hand stays.
+ * Plans or mends lessons one after another, each on what the ones before it show. A lesson is planned once: stopping,
+ * reloading and starting again do no harm, and what was changed by hand stays.
  */
 export function usePlanning() {
   const { school } = useSchool();
@@ -31,12 +32,17 @@ export function usePlanning() {
       try {
         await one(place);
       } catch (problem) {
-        setFailed((before) => [...before, text('week.failed', { group: place.name, date: dayText(place.date), what: problem instanceof Error ? problem.message : '' })]);
+        setFailed((before) => [
+          ...before,
+          text('week.failed', {
+            group: place.name,
+            date: dayText(place.date),
+            what: problem instanceof Error ? problem.message : '',
+          }),
+        ]);
       }
     }
-    await queries.invalidateQueries({ queryKey: ['week'] });
-    void queries.invalidateQueries({ queryKey: ['groups'] });
-    void queries.invalidateQueries({ queryKey: ['lesson'] });
+    await nowStale(queries, school.id, 'planning');
     setJob(null);
   }
 
@@ -47,12 +53,20 @@ export function usePlanning() {
     stop: () => {
       stopped.current = true;
     },
-    plan: (places: Place[]) => run(places, (place) => answered(client.PUT('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}', { params: { path: pathOf(place) } }))),
+    plan: (places: Place[]) =>
+      run(places, (place) =>
+        answered(
+          client.PUT('/api/schools/{schoolId}/groups/{groupId}/lessons/{date}', { params: { path: pathOf(place) } }),
+        ),
+      ),
     change: (places: (Place & { lessonId: string; version: number })[], type: 'repair' | 'plan-again') =>
       run(places, (place) =>
         answered(
           client.POST('/api/schools/{schoolId}/lessons/{lessonId}/commands', {
-            params: { path: { schoolId: school.id, lessonId: place.lessonId }, header: { 'If-Match': String(place.version) } },
+            params: {
+              path: { schoolId: school.id, lessonId: place.lessonId },
+              header: { 'If-Match': String(place.version) },
+            },
             body: { type },
           }),
         ),

@@ -16,11 +16,13 @@ export function GapWord({ word, marks, gap, revealed, even = false }: Props) {
   const runs = runsOf(shown(word), marks);
   return (
     <span className="gap-word">
-      <span className="visually-hidden">{revealed ? shown(word) : runs.map((r) => (r.part === gap ? text('gap.here') : r.letters)).join(' ')}</span>
+      <span className="visually-hidden">
+        {revealed ? shown(word) : runs.map((r) => (r.part === gap ? text('gap.here') : r.letters)).join(' ')}
+      </span>
       <span aria-hidden="true">
         {runs.map((run, i) =>
           run.part === gap ? (
-            <span key={i} className={`gap${revealed ? ' gap-shown' : even ? ' gap-even' : ''}`}>
+            <span key={i} className={`gap${revealed ? ' gap-shown' : even ? ' gap-even d-inline-block' : ''}`}>
               {even && !revealed ? '\u00a0' : run.letters}
             </span>
           ) : (

@@ -1,4 +1,7 @@
-/** A run of letters that belong to one grapheme, in the order of the word. A split digraph makes two runs with the same part. */
+/**
+ * A run of letters that belong to one grapheme, in the order of the word. A split digraph makes two runs with the same
+ * part.
+ */
 export interface Run {
   letters: string;
   part: number;

@@ -3,12 +3,12 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Core.Activities.Chains;
 
 /// <summary>
-/// Words with their neighbours: those one change away, found when they are first asked for. Words are looked up by a 64-bit hash of their graphemes, one
-/// of them left open; what is found is then compared grapheme by grapheme.
+/// Words with their neighbours: those one change away, found when they are first asked for. Words are looked up by a
+/// 64-bit hash of their graphemes, one of them left open; what is found is then compared grapheme by grapheme.
 /// </summary>
 internal sealed class ChainGraph
 {
-    private const int Open = -1;
+    private const uint Open = uint.MaxValue;
 
     private readonly int[][] graphemes;
     private readonly Rows open;
@@ -33,10 +33,12 @@ internal sealed class ChainGraph
             var own = graphemes[i] = new int[parts.Length];
             for (var p = 0; p < own.Length; p++)
             {
-                if (!numbers.TryGetValue(parts[p].Grapheme.Text, out own[p])) numbers[parts[p].Grapheme.Text] = own[p] = numbers.Count;
+                if (!numbers.TryGetValue(parts[p].Grapheme.Text, out own[p]))
+                    numbers[parts[p].Grapheme.Text] = own[p] = numbers.Count;
             }
             whole.Put(Hash(own), i);
-            for (var gap = 0; gap < own.Length; gap++) open.Put(Hash(own, gap, replaces: true), i);
+            for (var gap = 0; gap < own.Length; gap++)
+                open.Put(Hash(own, gap, replaces: true), i);
         }
     }
 
@@ -48,15 +50,20 @@ internal sealed class ChainGraph
     {
         var own = graphemes[word];
         var suspects = new List<int>();
-        for (var gap = 0; gap < own.Length; gap++) open.AddTo(suspects, Hash(own, gap, replaces: true));
-        for (var at = 0; at <= own.Length; at++) open.AddTo(suspects, Hash(own, at, replaces: false));
-        for (var gap = 0; gap < own.Length; gap++) whole.AddTo(suspects, Hash([.. own[..gap], .. own[(gap + 1)..]]));
+        for (var gap = 0; gap < own.Length; gap++)
+            open.AddTo(suspects, Hash(own, gap, replaces: true));
+        for (var at = 0; at <= own.Length; at++)
+            open.AddTo(suspects, Hash(own, at, replaces: false));
+        for (var gap = 0; gap < own.Length; gap++)
+            whole.AddTo(suspects, Hash([.. own[..gap], .. own[(gap + 1)..]]));
         var found = new List<(int, ChainChange)>();
         foreach (var other in suspects)
         {
-            if (lookedAtFor[other] == word + 1) continue;
+            if (lookedAtFor[other] == word + 1)
+                continue;
             lookedAtFor[other] = word + 1;
-            if (ChainSteps.Between(Words[word].Segmentation, Words[other].Segmentation) is { } change) found.Add((other, change));
+            if (ChainSteps.Between(Words[word].Segmentation, Words[other].Segmentation) is { } change)
+                found.Add((other, change));
         }
         return found;
     }
@@ -64,16 +71,16 @@ internal sealed class ChainGraph
     /// <summary>The graphemes with one left open at a place: instead of the one there, or put in before it.</summary>
     private static ulong Hash(ReadOnlySpan<int> graphemes, int at = int.MaxValue, bool replaces = true)
     {
-        var hash = 14695981039346656037UL;
+        var hash = Fnv.Start;
         for (var i = 0; i < graphemes.Length; i++)
         {
-            if (i == at) hash = Mixed(hash, Open);
-            if (i != at || !replaces) hash = Mixed(hash, graphemes[i]);
+            if (i == at)
+                hash = Fnv.With(hash, Open);
+            if (i != at || !replaces)
+                hash = Fnv.With(hash, (uint)graphemes[i]);
         }
-        return at == graphemes.Length ? Mixed(hash, Open) : hash;
+        return at == graphemes.Length ? Fnv.With(hash, Open) : hash;
     }
-
-    private static ulong Mixed(ulong hash, int value) => unchecked((hash ^ (uint)value) * 1099511628211UL);
 
     /// <summary>Words by key, several to a key: each entry points to the next of its row.</summary>
     private sealed class Rows(int capacity)
@@ -91,7 +98,8 @@ internal sealed class ChainGraph
 
         public void AddTo(List<int> words, ulong key)
         {
-            for (var at = first.GetValueOrDefault(key, End); at != End; at = entries[at].Next) words.Add(entries[at].Word);
+            for (var at = first.GetValueOrDefault(key, End); at != End; at = entries[at].Next)
+                words.Add(entries[at].Word);
         }
     }
 }

@@ -15,7 +15,9 @@ public abstract record CrosswordClue
     public sealed record MissingWord(string Before, string After) : CrosswordClue;
 }
 
-/// <summary>A word that may go into a crossword: what each cell takes (a letter, or a grapheme), and its clue.</summary>
+/// <summary>
+/// A word that may go into a crossword: what each cell takes (a letter, or a grapheme), and its clue.
+/// </summary>
 public sealed record CrosswordWord(string Spelling, ImmutableArray<string> Cells, CrosswordClue Clue);
 
 /// <summary>A word in its place.</summary>
@@ -24,7 +26,8 @@ public sealed record CrosswordWord(string Spelling, ImmutableArray<string> Cells
 public sealed record CrosswordEntry(CrosswordWord Word, int Number, int Row, int Column, bool Across)
 {
     /// <summary>The cells it fills, in order.</summary>
-    public IEnumerable<(int Row, int Column, string Cell)> Cells => Word.Cells.Select((c, i) => (Across ? Row : Row + i, Across ? Column + i : Column, c));
+    public IEnumerable<(int Row, int Column, string Cell)> Cells =>
+        Word.Cells.Select((c, i) => (Across ? Row : Row + i, Across ? Column + i : Column, c));
 }
 
 /// <summary>A crossword that is connected: each word crosses another.</summary>
@@ -42,8 +45,15 @@ public sealed record Crossword(int Width, int Height, ImmutableArray<CrosswordEn
     {
         get
         {
-            var shared = Entries.SelectMany(e => e.Cells.Select(c => (c.Row, c.Column))).GroupBy(c => c).Where(g => g.Count() > 1).Select(g => g.Key).ToHashSet();
-            return Entries.Any(e => CrudeWords.FitsCells([.. e.Cells.Select(c => shared.Contains((c.Row, c.Column)) ? c.Cell : null)]));
+            var shared = Entries
+                .SelectMany(e => e.Cells.Select(c => (c.Row, c.Column)))
+                .GroupBy(c => c)
+                .Where(g => g.Count() > 1)
+                .Select(g => g.Key)
+                .ToHashSet();
+            return Entries.Any(e =>
+                CrudeWords.FitsCells([.. e.Cells.Select(c => shared.Contains((c.Row, c.Column)) ? c.Cell : null)])
+            );
         }
     }
 

@@ -3,7 +3,9 @@ using System.Xml.Linq;
 
 namespace BoldLadder.Core.Activities.Crosswords;
 
-/// <summary>Draws a crossword with its clues as one SVG, black on white: the grid above, the clues in two columns below it.</summary>
+/// <summary>
+/// Draws a crossword with its clues as one SVG, black on white: the grid above, the clues in two columns below it.
+/// </summary>
 public static class CrosswordSvg
 {
     private const int CellSize = 48;
@@ -23,28 +25,58 @@ public static class CrosswordSvg
         var gridHeight = crossword.Height * CellSize;
         var width = (2 * Margin) + Math.Max(crossword.Width * CellSize, (down.Count > 0 ? 2 : 1) * ColumnWidth);
         var height = (3 * Margin) + gridHeight + ((Math.Max(across.Count, down.Count) + 1) * ClueHeight);
-        var root = new XElement(Svg + "svg",
-            new XAttribute("viewBox", $"0 0 {width} {height}"), new XAttribute("width", width), new XAttribute("height", height),
-            new XAttribute("font-family", "Andika, sans-serif"), new XAttribute("fill", "none"),
-            Cells(crossword, answers), Clues(across, "→", Margin, gridHeight + (2 * Margin), picture), Clues(down, "↓", Margin + ColumnWidth, gridHeight + (2 * Margin), picture));
+        var root = new XElement(
+            Svg + "svg",
+            new XAttribute("viewBox", $"0 0 {width} {height}"),
+            new XAttribute("width", width),
+            new XAttribute("height", height),
+            new XAttribute("font-family", "Andika, sans-serif"),
+            new XAttribute("fill", "none"),
+            Cells(crossword, answers),
+            Clues(across, "→", Margin, gridHeight + (2 * Margin), picture),
+            Clues(down, "↓", Margin + ColumnWidth, gridHeight + (2 * Margin), picture)
+        );
         return root.ToString(SaveOptions.DisableFormatting);
     }
 
     private static IEnumerable<XElement> Cells(Crossword crossword, bool answers)
     {
         var numbers = crossword.Entries.GroupBy(e => (e.Row, e.Column)).ToDictionary(e => e.Key, e => e.First().Number);
-        foreach (var (row, column, cell) in crossword.Entries.SelectMany(e => e.Cells).DistinctBy(c => (c.Row, c.Column)).OrderBy(c => (c.Row, c.Column)))
+        foreach (
+            var (row, column, cell) in crossword
+                .Entries.SelectMany(e => e.Cells)
+                .DistinctBy(c => (c.Row, c.Column))
+                .OrderBy(c => (c.Row, c.Column))
+        )
         {
             var (x, y) = (Margin + (column * CellSize), Margin + (row * CellSize));
-            yield return new XElement(Svg + "rect", At("x", x), At("y", y), At("width", CellSize), At("height", CellSize), new XAttribute("fill", "#fff"), new XAttribute("stroke", "#000"), At("stroke-width", 2));
-            if (numbers.TryGetValue((row, column), out var number)) yield return Text(x + 4, y + 14, 12, number.ToString(CultureInfo.InvariantCulture));
-            if (answers) yield return Text(x + (CellSize / 2), y + 34, 22, cell, "middle");
+            yield return new XElement(
+                Svg + "rect",
+                At("x", x),
+                At("y", y),
+                At("width", CellSize),
+                At("height", CellSize),
+                new XAttribute("fill", "#fff"),
+                new XAttribute("stroke", "#000"),
+                At("stroke-width", 2)
+            );
+            if (numbers.TryGetValue((row, column), out var number))
+                yield return Text(x + 4, y + 14, 12, number.ToString(CultureInfo.InvariantCulture));
+            if (answers)
+                yield return Text(x + (CellSize / 2), y + 34, 22, cell, "middle");
         }
     }
 
-    private static IEnumerable<XElement> Clues(List<CrosswordEntry> entries, string arrow, int x, int top, Func<string, string?> picture)
+    private static IEnumerable<XElement> Clues(
+        List<CrosswordEntry> entries,
+        string arrow,
+        int x,
+        int top,
+        Func<string, string?> picture
+    )
     {
-        if (entries.Count == 0) yield break;
+        if (entries.Count == 0)
+            yield break;
         yield return Text(x, top + 28, 28, arrow);
         for (var i = 0; i < entries.Count; i++)
         {
@@ -53,7 +85,12 @@ public static class CrosswordSvg
             yield return entries[i].Word.Clue switch
             {
                 CrosswordClue.Picture known => Picture(x + 32, y, picture(known.Name)),
-                CrosswordClue.MissingWord missing => Text(x + 32, y + 32, 20, $"{missing.Before} ______{missing.After}"),
+                CrosswordClue.MissingWord missing => Text(
+                    x + 32,
+                    y + 32,
+                    20,
+                    $"{missing.Before} ______{missing.After}"
+                ),
                 _ => new XElement(Svg + "g"),
             };
         }
@@ -61,14 +98,24 @@ public static class CrosswordSvg
 
     private static XElement Picture(int x, int y, string? drawing)
     {
-        if (drawing is null) return new XElement(Svg + "g");
+        if (drawing is null)
+            return new XElement(Svg + "g");
         var svg = XElement.Parse(drawing);
-        foreach (var (name, value) in new[] { ("x", x), ("y", y), ("width", PictureSize), ("height", PictureSize) }) svg.SetAttributeValue(name, value);
+        foreach (var (name, value) in new[] { ("x", x), ("y", y), ("width", PictureSize), ("height", PictureSize) })
+            svg.SetAttributeValue(name, value);
         return svg;
     }
 
-    private static XElement Text(int x, int y, int size, string text, string anchor = "start") => new(Svg + "text",
-        At("x", x), At("y", y), At("font-size", size), new XAttribute("text-anchor", anchor), new XAttribute("fill", "#000"), text);
+    private static XElement Text(int x, int y, int size, string text, string anchor = "start") =>
+        new XElement(
+            Svg + "text",
+            At("x", x),
+            At("y", y),
+            At("font-size", size),
+            new XAttribute("text-anchor", anchor),
+            new XAttribute("fill", "#000"),
+            text
+        );
 
     private static XAttribute At(string name, int value) => new(name, value.ToString(CultureInfo.InvariantCulture));
 }

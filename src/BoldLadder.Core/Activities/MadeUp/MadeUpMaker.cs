@@ -10,8 +10,8 @@ namespace BoldLadder.Core.Activities.MadeUp;
 public sealed record MadeUpWord(string Spelling, Segmentation Segmentation);
 
 /// <summary>
-/// Makes words of one syllable that are no words, from beginnings and endings that English has and children were taught; each passes
-/// <see cref="MadeUpJudge"/>. Seeded. Source: docs/handbook.md, section 7 (Made-up words).
+/// Makes words of one syllable that are no words, from beginnings and endings that English has and children were
+/// taught; each passes <see cref="MadeUpJudge"/>. Seeded. Source: docs/handbook.md, section 7 (Made-up words).
 /// </summary>
 public sealed class MadeUpMaker
 {
@@ -37,24 +37,47 @@ public sealed class MadeUpMaker
     /// <param name="with">A correspondence each must have; none for any.</param>
     public ImmutableArray<MadeUpWord> Make(int count, long seed, IReadOnlyCollection<Correspondence>? with = null)
     {
-        // Common beginnings and endings rather than rare ones, with luck on top; each pair's luck is its own, so that a new word in the lexicon moves no other.
+        // Common beginnings and endings rather than rare ones, with luck on top; each pair's luck is its own, so that a
+        // new word in the lexicon moves no other.
         var asked = with is null or { Count: 0 } ? null : with;
         var having = asked is null ? rimes : [.. rimes.Where(r => r.Parts.Any(asked.Contains))];
-        var ordered = onsets.SelectMany(o => (asked is not null && o.Parts.Any(asked.Contains) ? rimes : having).Where(r => Fits(o, r)).Select(r => (Onset: o, Rime: r)))
-            .Select(p => (p.Onset, p.Rime, Draw: Luck(seed, p.Onset.Key, p.Rime.Key) * Math.Sqrt(Worth(p.Onset) * Math.Min(p.Rime.Words, 20))))
-            .OrderByDescending(p => p.Draw).ThenBy(p => p.Onset.Key, StringComparer.Ordinal).ThenBy(p => p.Rime.Key, StringComparer.Ordinal).ToList();
+        var ordered = onsets
+            .SelectMany(o =>
+                (asked is not null && o.Parts.Any(asked.Contains) ? rimes : having)
+                    .Where(r => Fits(o, r))
+                    .Select(r => (Onset: o, Rime: r))
+            )
+            .Select(p =>
+                (
+                    p.Onset,
+                    p.Rime,
+                    Draw: Luck(seed, p.Onset.Key, p.Rime.Key) * Math.Sqrt(Worth(p.Onset) * Math.Min(p.Rime.Words, 20))
+                )
+            )
+            .OrderByDescending(p => p.Draw)
+            .ThenBy(p => p.Onset.Key, StringComparer.Ordinal)
+            .ThenBy(p => p.Rime.Key, StringComparer.Ordinal)
+            .ToList();
         var made = ImmutableArray.CreateBuilder<MadeUpWord>();
-        var (seen, ends, starts) = (new HashSet<string>(StringComparer.Ordinal), new Dictionary<Correspondence[], int>(), new Dictionary<Correspondence[], int>());
+        var (seen, ends, starts) = (
+            new HashSet<string>(StringComparer.Ordinal),
+            new Dictionary<Correspondence[], int>(),
+            new Dictionary<Correspondence[], int>()
+        );
         for (var most = 1; most <= 64 && made.Count < count; most *= 2)
         {
             foreach (var (onset, rime, _) in ordered)
             {
-                if (made.Count == count) break;
-                if (ends.GetValueOrDefault(rime.Parts) >= most || starts.GetValueOrDefault(onset.Parts) >= 3 * most) continue;
+                if (made.Count == count)
+                    break;
+                if (ends.GetValueOrDefault(rime.Parts) >= most || starts.GetValueOrDefault(onset.Parts) >= 3 * most)
+                    continue;
                 var segmentation = new Segmentation([.. onset.Parts, .. rime.Parts]);
                 var spelling = segmentation.Rejoin();
-                if (!seen.Add(spelling)) continue;
-                if (judge.Judge(spelling) is not { WillDo: true } judged || !judged.Reading!.Equals(segmentation)) continue;
+                if (!seen.Add(spelling))
+                    continue;
+                if (judge.Judge(spelling) is not { WillDo: true } judged || !judged.Reading!.Equals(segmentation))
+                    continue;
                 made.Add(new MadeUpWord(spelling, segmentation));
                 ends[rime.Parts] = ends.GetValueOrDefault(rime.Parts) + 1;
                 starts[onset.Parts] = starts.GetValueOrDefault(onset.Parts) + 1;
@@ -63,9 +86,20 @@ public sealed class MadeUpMaker
         return made.ToImmutable();
     }
 
-    private static List<Piece> Usable(IEnumerable<(Correspondence[] Parts, int Words)> pieces, Taught taught, Func<Correspondence[], bool> allowed) =>
-        [.. pieces.Where(p => p.Words >= FewestWords && allowed(p.Parts) && p.Parts.All(c => c.IsRegular && taught.Correspondences.Contains(c)))
-            .Select(p => new Piece(p.Parts, p.Words, string.Join(' ', p.Parts.Select(c => c.Notation))))];
+    private static List<Piece> Usable(
+        IEnumerable<(Correspondence[] Parts, int Words)> pieces,
+        Taught taught,
+        Func<Correspondence[], bool> allowed
+    ) =>
+        [
+            .. pieces
+                .Where(p =>
+                    p.Words >= FewestWords
+                    && allowed(p.Parts)
+                    && p.Parts.All(c => c.IsRegular && taught.Correspondences.Contains(c))
+                )
+                .Select(p => new Piece(p.Parts, p.Words, string.Join(' ', p.Parts.Select(c => c.Notation)))),
+        ];
 
     private sealed record Piece(Correspondence[] Parts, int Words, string Key)
     {
@@ -77,7 +111,9 @@ public sealed class MadeUpMaker
     private static int Worth(Piece onset) => onset.Parts.Length == 0 ? FewestWords : Math.Min(onset.Words, 60);
 
     private bool Fits(Piece onset, Piece rime) =>
-        onset.Parts.Length + rime.Parts.Length is >= 2 and <= SoundsAtMost && onset.Letters + rime.Letters >= FewestLetters
-        && rime.Parts[0].Sounds[0].Symbol != "ə" && !(rime.Parts.Length == 1 && rime.Parts[0].Grapheme.Text.Length == 1)
+        onset.Parts.Length + rime.Parts.Length is >= 2 and <= SoundsAtMost
+        && onset.Letters + rime.Letters >= FewestLetters
+        && rime.Parts[0].Sounds[0].Symbol != "ə"
+        && !(rime.Parts.Length == 1 && rime.Parts[0].Grapheme.Text.Length == 1)
         && (onset.Parts.Length == 0 || judge.Shapes.Meetings(onset.Parts[^1], rime.Parts[0]) >= FewestMeetings);
 }

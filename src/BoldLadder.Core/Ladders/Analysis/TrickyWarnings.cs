@@ -1,9 +1,11 @@
-using System.Globalization;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Ladders.Analysis;
 
-/// <summary>What can be wrong with the tricky words along a ladder. Source: docs/handbook.md, section 4 (Tricky word) and section 8.</summary>
+/// <summary>
+/// What can be wrong with the tricky words along a ladder. Source: docs/handbook.md, section 4 (Tricky word) and
+/// section 8.
+/// </summary>
 internal static class TrickyWarnings
 {
     private const int Week = 5;
@@ -26,25 +28,45 @@ internal static class TrickyWarnings
             {
                 if (index.PlaceOf(tricky) is { } word && rungOf.Span[word] is var readable && readable <= rung)
                 {
-                    yield return LadderWarning.On(rung, WarningKind.TrickyAfterReadable, tricky, Text(readable + 1));
+                    yield return LadderWarning.On(rung, WarningKind.TrickyAfterReadable, tricky, readable + 1);
                 }
-                foreach (var other in MixedUp.Partners(tricky).Where(o => places.TryGetValue(o, out var at) && rung - at < Week))
+                foreach (
+                    var other in MixedUp
+                        .Partners(tricky)
+                        .Where(o => places.TryGetValue(o, out var at) && rung - at < Week)
+                )
                 {
                     yield return LadderWarning.On(rung, WarningKind.TrickyMixedUp, tricky, other);
                 }
                 places[tricky] = rung;
                 last = rung;
             }
-            var inWeek = ladder.Rungs.AsSpan()[Math.Max(0, rung - Week + 1)..(rung + 1)].ToArray().Sum(r => r.Tricky.Length);
-            if (inWeek > MostAWeek && !ladder.Rungs[rung].Tricky.IsEmpty) yield return LadderWarning.On(rung, WarningKind.TooManyTricky, Text(inWeek));
-            if (rung - last == Long && CommonWordsAreMissing(index, rungOf, rung, places)) yield return LadderWarning.On(rung, WarningKind.NoTrickyForLong, Text(Long));
+            var inWeek = ladder
+                .Rungs.AsSpan()[Math.Max(0, rung - Week + 1)..(rung + 1)]
+                .ToArray()
+                .Sum(r => r.Tricky.Length);
+            if (inWeek > MostAWeek && !ladder.Rungs[rung].Tricky.IsEmpty)
+                yield return LadderWarning.On(rung, WarningKind.TooManyTricky, inWeek);
+            if (rung - last == Long && CommonWordsAreMissing(index, rungOf, rung, places))
+                yield return LadderWarning.On(rung, WarningKind.NoTrickyForLong, Long);
         }
     }
 
-    private static bool CommonWordsAreMissing(WordIndex index, ReadOnlyMemory<int> rungOf, int rung, Dictionary<string, int> places) => index.Words
-        .TakeWhile(w => w.Zipf >= Common)
-        .Where((w, i) => w.Suitability == Suitability.Use && w.Suffix is null && (w.Flags & (WordFlags.AmericanOnly | WordFlags.Contraction)) == WordFlags.None
-            && !places.ContainsKey(w.Spelling) && rungOf.Span[i] > rung).Any();
-
-    private static string Text(int number) => number.ToString(CultureInfo.InvariantCulture);
+    private static bool CommonWordsAreMissing(
+        WordIndex index,
+        ReadOnlyMemory<int> rungOf,
+        int rung,
+        Dictionary<string, int> places
+    ) =>
+        index
+            .Words.TakeWhile(w => w.Zipf >= Common)
+            .Where(
+                (w, i) =>
+                    w.Suitability == Suitability.Use
+                    && w.Suffix is null
+                    && (w.Flags & (WordFlags.AmericanOnly | WordFlags.Contraction)) == WordFlags.None
+                    && !places.ContainsKey(w.Spelling)
+                    && rungOf.Span[i] > rung
+            )
+            .Any();
 }

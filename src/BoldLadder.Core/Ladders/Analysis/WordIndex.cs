@@ -8,8 +8,8 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Core.Ladders.Analysis;
 
 /// <summary>
-/// The words of a lexicon as rows of numbers, so that a whole ladder is judged again while a rung is dragged. Made once for a lexicon, an
-/// accent and leniencies; safe to share. Source: docs/handbook.md, section 7 (Ladder analysis).
+/// The words of a lexicon as rows of numbers, so that a whole ladder is judged again while a rung is dragged. Made once
+/// for a lexicon, an accent and leniencies; safe to share. Source: docs/handbook.md, section 7 (Ladder analysis).
 /// </summary>
 public sealed class WordIndex
 {
@@ -49,7 +49,10 @@ public sealed class WordIndex
     /// <summary>The places among <see cref="Words"/> of those that may stand in a lesson.</summary>
     internal ImmutableArray<int> ForLessons { get; }
 
-    /// <summary>For each word how often it stands in a billion words of running text; 0 for spellings that the accent's readers don't meet.</summary>
+    /// <summary>
+    /// For each word how often it stands in a billion words of running text; 0 for spellings that the accent's readers
+    /// don't meet.
+    /// </summary>
     internal ReadOnlySpan<double> Weights => weights;
 
     internal bool IsKnown(int word) => known[word];
@@ -61,7 +64,10 @@ public sealed class WordIndex
 
     internal int? PlaceOf(string spelling) => places.TryGetValue(spelling, out var place) ? place : null;
 
-    /// <summary>For each of <see cref="Words"/> the rung after which it is decodable; -1 from the start, <see cref="int.MaxValue"/> never.</summary>
+    /// <summary>
+    /// For each of <see cref="Words"/> the rung after which it is decodable; -1 from the start,
+    /// <see cref="int.MaxValue"/> never.
+    /// </summary>
     public int[] Rungs(Ladder ladder)
     {
         var rungs = new int[Words.Length];
@@ -71,18 +77,31 @@ public sealed class WordIndex
 
     internal void Rungs(Ladder ladder, Span<int> rungs)
     {
-        var ranks = new Ranks(ladder.Steps, ladder.Free, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
-        for (var i = 0; i < rungs.Length; i++) rungs[i] = rows[i].Rank(ranks.OfNeeds, ranks.OfTaughtPatterns, Ranks.FromTheStart);
+        var ranks = new Ranks(
+            ladder.Steps,
+            ladder.Free,
+            letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent))
+        );
+        for (var i = 0; i < rungs.Length; i++)
+            rungs[i] = rows[i].Rank(ranks.OfNeeds, ranks.OfTaughtPatterns, Ranks.FromTheStart);
     }
 
-    /// <summary>For each word that children know and a rung of the ladder makes readable that rung, and the highest of the others it needs; -1 for none.</summary>
+    /// <summary>
+    /// For each word that children know and a rung of the ladder makes readable that rung, and the highest of the
+    /// others it needs; -1 for none.
+    /// </summary>
     internal IEnumerable<(int Highest, int Next)> TwoHighest(Ladder ladder)
     {
         var rungs = Rungs(ladder);
-        var ranks = new Ranks(ladder.Steps, ladder.Free, letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent)));
+        var ranks = new Ranks(
+            ladder.Steps,
+            ladder.Free,
+            letIn.GetOrAdd(ladder.Allow(leniencies), allowed => Ranks.LetIn(allowed, Accent))
+        );
         foreach (var word in ForLessons)
         {
-            if (!known[word] || rungs[word] < 0 || rungs[word] == Ranks.Never) continue;
+            if (!known[word] || rungs[word] < 0 || rungs[word] == Ranks.Never)
+                continue;
             yield return (rungs[word], rows[word].RankBelow(ranks.OfNeeds, rungs[word], Ranks.FromTheStart));
         }
     }

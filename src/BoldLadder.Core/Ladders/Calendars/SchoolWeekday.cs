@@ -1,6 +1,8 @@
 namespace BoldLadder.Core.Ladders.Calendars;
 
-/// <summary>A weekday as schools number it: 1 for Monday to 7 for Sunday. The one place that knows how .NET numbers them.</summary>
+/// <summary>
+/// A weekday as schools number it: 1 for Monday to 7 for Sunday. The one place that knows how .NET numbers them.
+/// </summary>
 public static class SchoolWeekday
 {
     public const int DaysInWeek = 7;

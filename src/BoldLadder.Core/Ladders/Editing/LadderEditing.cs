@@ -3,7 +3,8 @@ using System.Collections.Immutable;
 namespace BoldLadder.Core.Ladders.Editing;
 
 /// <summary>
-/// Changes a ladder by steps, all or none, with the steps that take it back; and says when two people's changes get in each other's way.
+/// Changes a ladder by steps, all or none, with the steps that take it back; and says when two people's changes get in
+/// each other's way.
 /// </summary>
 public static class LadderEditing
 {
@@ -26,15 +27,20 @@ public static class LadderEditing
         return (ladder, [.. inverse]);
     }
 
-    /// <summary>True when the steps change or rely on something in common: then they can't just be done one after the other.</summary>
+    /// <summary>
+    /// True when the steps change or rely on something in common: then they can't just be done one after the other.
+    /// </summary>
     public static bool Collide(IEnumerable<LadderStep> mine, IEnumerable<LadderStep> theirs)
     {
         var (one, other) = (Keys(mine), Keys(theirs));
-        return one.Writes.Overlaps(other.Writes) || one.Writes.Overlaps(other.Reads) || one.Reads.Overlaps(other.Writes);
+        return one.Writes.Overlaps(other.Writes)
+            || one.Writes.Overlaps(other.Reads)
+            || one.Reads.Overlaps(other.Writes);
     }
 
     /// <summary>The rungs that the steps move or change.</summary>
-    public static ImmutableHashSet<string> Touched(IEnumerable<LadderStep> steps) => [.. steps.SelectMany(s => s.Touched())];
+    public static ImmutableHashSet<string> Touched(IEnumerable<LadderStep> steps) =>
+        [.. steps.SelectMany(s => s.Touched())];
 
     private static (HashSet<string> Writes, HashSet<string> Reads) Keys(IEnumerable<LadderStep> steps)
     {

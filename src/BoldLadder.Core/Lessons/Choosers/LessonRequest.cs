@@ -1,9 +1,9 @@
-using BoldLadder.Core.Teaching;
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
@@ -23,7 +23,8 @@ public sealed record LessonRequest(
     ImmutableArray<string> TrickyBefore,
     Memory Memory,
     int Minutes,
-    long Seed)
+    long Seed
+)
 {
     /// <summary>False where the school has made-up words only in checks, or never.</summary>
     public bool MadeUpInLessons { get; init; } = true;
@@ -37,7 +38,10 @@ public sealed record LessonRequest(
     /// <summary>How the words to read are released; null for all together.</summary>
     public ReleaseSteps? Release { get; init; }
 
-    /// <summary>The school's own templates for this weekday; where it has none for the day's kind and length, the shipped one is used.</summary>
+    /// <summary>
+    /// The school's own templates for this weekday; where it has none for the day's kind and length, the shipped one is
+    /// used.
+    /// </summary>
     public IReadOnlyList<LessonTemplate> Templates { get; init; } = [];
 
     /// <summary>How long the group takes for what is planned as 1, as its lessons showed.</summary>

@@ -3,16 +3,38 @@ using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
 
-/// <summary>What lessons are filled from: words, sentences, texts, meanings, and the words that have a picture.</summary>
+/// <summary>
+/// What lessons are filled from: words, sentences, texts, meanings, and the words that have a picture.
+/// </summary>
 /// <param name="Pictures">Word → name of its picture in data/pictures.</param>
-public sealed record Materials(Lexicon Lexicon, SentenceBank Sentences, TextBank Texts, Meanings Meanings, IReadOnlyDictionary<string, string> Pictures)
+public sealed record Materials(
+    Lexicon Lexicon,
+    SentenceBank Sentences,
+    TextBank Texts,
+    Meanings Meanings,
+    IReadOnlyDictionary<string, string> Pictures
+)
 {
     /// <summary>The materials of a data folder.</summary>
     /// <param name="linesOf">The lines of a file of the folder, by its path in it: sentences/bank.txt.</param>
-    public static Materials Read(Lexicon lexicon, Func<string, IEnumerable<string>> linesOf) => new(
-        lexicon, new SentenceBank(linesOf("sentences/bank.txt"), lexicon), new TextBank(linesOf("sentences/texts.txt"), lexicon), new Meanings(linesOf("sentences/meanings.tsv").Skip(1)),
-        linesOf("pictures/pictures.tsv").Skip(1).Select(l => l.Split('\t')).ToDictionary(r => r[0], r => r[1], StringComparer.Ordinal));
+    public static Materials Read(Lexicon lexicon, Func<string, IEnumerable<string>> linesOf) =>
+        new(
+            lexicon,
+            new SentenceBank(linesOf("sentences/bank.txt"), lexicon),
+            new TextBank(linesOf("sentences/texts.txt"), lexicon),
+            new Meanings(linesOf("sentences/meanings.tsv").Skip(1)),
+            linesOf("pictures/pictures.tsv")
+                .Skip(1)
+                .Select(l => l.Split('\t'))
+                .ToDictionary(r => r[0], r => r[1], StringComparer.Ordinal)
+        );
 
     /// <summary>The same with other words, in sentences and texts too: a school's own layer.</summary>
-    public Materials With(Lexicon lexicon) => this with { Lexicon = lexicon, Sentences = Sentences.With(lexicon), Texts = Texts.With(lexicon) };
+    public Materials With(Lexicon lexicon) =>
+        this with
+        {
+            Lexicon = lexicon,
+            Sentences = Sentences.With(lexicon),
+            Texts = Texts.With(lexicon),
+        };
 }

@@ -37,18 +37,48 @@ internal static class ReadingChoosers
     ];
 
     /// <summary>The shared set, easy to hard.</summary>
-    private static IEnumerable<Item> ReadWords(LessonWork work, string id, int count) => Shown(work, work.Set, count).Select(w => ItemMaker.OfWord(id, w, WordChoice.Explain(work.Request, w), meaning: ItemMaker.MeaningFor(work.Request, w)));
+    private static IEnumerable<Item> ReadWords(LessonWork work, string id, int count) =>
+        Shown(work, work.Set, count)
+            .Select(w =>
+                ItemMaker.OfWord(
+                    id,
+                    w,
+                    WordChoice.Explain(work.Request, w),
+                    meaning: ItemMaker.MeaningFor(work.Request, w)
+                )
+            );
 
     /// <summary>The same words in a new order.</summary>
     private static IEnumerable<Item> Again(LessonWork work, string id, int count) =>
-        work.Stream(id).Shuffle(Shown(work, work.Set, count)).Select(w => ItemMaker.OfWord(id, w, [.. WordChoice.Explain(work.Request, w).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("met-before")]));
+        work.Stream(id)
+            .Shuffle(Shown(work, work.Set, count))
+            .Select(w =>
+                ItemMaker.OfWord(
+                    id,
+                    w,
+                    [
+                        .. WordChoice
+                            .Explain(work.Request, w)
+                            .Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)),
+                        Reason.Of("met-before"),
+                    ]
+                )
+            );
 
-    /// <summary>At most so many words of the set, at least two thirds of them with what is new: the others go first.</summary>
+    /// <summary>
+    /// At most so many words of the set, at least two thirds of them with what is new: the others go first.
+    /// </summary>
     internal static List<Word> Shown(LessonWork work, IEnumerable<Word> words, int count)
     {
         var shown = words.ToList();
-        while (shown.Count > count && shown.Count > 0) shown.Remove(shown.LastOrDefault(w => !work.IsOwn(w) && shown.Count(work.IsOwn) * 3 < (shown.Count * 3) - shown.Count) ?? shown[^1]);
-        while (shown.Count(work.IsOwn) * 3 < shown.Count * 2 && shown.LastOrDefault(w => !work.IsOwn(w)) is { } extra) shown.Remove(extra);
+        while (shown.Count > count && shown.Count > 0)
+            shown.Remove(
+                shown.LastOrDefault(w =>
+                    !work.IsOwn(w) && shown.Count(work.IsOwn) * 3 < (shown.Count * 3) - shown.Count
+                ) ?? shown[^1]
+            );
+        while (shown.Count(work.IsOwn) * 3 < shown.Count * 2 && shown.LastOrDefault(w => !work.IsOwn(w)) is { } extra)
+            shown.Remove(extra);
         return shown;
     }
 
@@ -56,10 +86,15 @@ internal static class ReadingChoosers
     private static IEnumerable<Item> MadeUp(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        if (!request.MadeUpInLessons || request.Today.Correspondences.IsEmpty) return [];
+        if (!request.MadeUpInLessons || request.Today.Correspondences.IsEmpty)
+            return [];
         var shown = request.RecentMadeUp;
-        return new MadeUpMaker(request.Lexicon, request.After).Make(count + shown.Count, Draw(work, id), request.Today.Correspondences)
-            .Where(m => !shown.Contains(m.Spelling)).Take(count).OrderBy(m => m.Segmentation.Taps).Select(m => ItemMaker.OfMadeUp(id, m, request.Today));
+        return new MadeUpMaker(request.Lexicon, request.After)
+            .Make(count + shown.Count, Draw(work, id), request.Today.Correspondences)
+            .Where(m => !shown.Contains(m.Spelling))
+            .Take(count)
+            .OrderBy(m => m.Segmentation.Taps)
+            .Select(m => ItemMaker.OfMadeUp(id, m, request.Today));
     }
 
     private static long Draw(LessonWork work, string id) => unchecked((long)work.Stream(id).NextUInt64());
@@ -68,87 +103,175 @@ internal static class ReadingChoosers
     private static IEnumerable<Item> Chain(LessonWork work, string id, int count)
     {
         var chain = Maker(work).Make(new ChainRequest(Math.Max(ShortestChain, count), Targets(work), Draw(work, id)));
-        if (chain.Length < ShortestChain || !HasEnough(work, chain.Select(s => s.Word))) return [];
+        if (chain.Length < ShortestChain || !HasEnough(work, chain.Select(s => s.Word)))
+            return [];
         return chain.Select(s => Of(id, s));
     }
 
     /// <summary>Lines of words for reading along, each line with what is new in two thirds of its words.</summary>
-    private static IEnumerable<Item> Lines(LessonWork work, string id, int count) => Maker(work).Lines(count, new ChainRequest(WordsInLine, Targets(work), Draw(work, id)))
-        .Where(l => l.Length >= ShortestChain - 1 && HasEnough(work, l.Select(s => s.Word)))
-        .Select(l => new LineItem($"{id}:{l[0].Word.Spelling}", false, [.. l.Select(s => Of(id, s))]));
+    private static IEnumerable<Item> Lines(LessonWork work, string id, int count) =>
+        Maker(work)
+            .Lines(count, new ChainRequest(WordsInLine, Targets(work), Draw(work, id)))
+            .Where(l => l.Length >= ShortestChain - 1 && HasEnough(work, l.Select(s => s.Word)))
+            .Select(l => new LineItem($"{id}:{l[0].Word.Spelling}", false, [.. l.Select(s => Of(id, s))]));
 
-    private static WordItem Of(string id, ChainStep step) => ItemMaker.OfWord(id, step.Word, step.Change is { } change ? [Reason.Of($"changes-{change.ToString().ToLowerInvariant()}")] : [Reason.Of("starts-chain")]);
+    private static WordItem Of(string id, ChainStep step) =>
+        ItemMaker.OfWord(
+            id,
+            step.Word,
+            step.Change is { } change
+                ? [Reason.Of($"changes-{change.ToString().ToLowerInvariant()}")]
+                : [Reason.Of("starts-chain")]
+        );
 
-    private static bool HasEnough(LessonWork work, IEnumerable<Word> words) => words.ToList() is var all && all.Count(work.IsOwn) * 3 >= all.Count * 2;
+    private static bool HasEnough(LessonWork work, IEnumerable<Word> words) =>
+        words.ToList() is var all && all.Count(work.IsOwn) * 3 >= all.Count * 2;
 
     /// <summary>Chains are made of what is new, and of words that children know.</summary>
     private static ChainMaker Maker(LessonWork work)
     {
         var random = work.Stream("chain:to-go");
         // Short words that children know, and what is new: longer ones have few neighbours.
-        var words = work.Own.Where(w => w.IsKnown || w.Band == Band.Teach || w.Zipf >= HeardOften).OrderByDescending(w => w.IsKnown).Take(MostInChain).Concat(work.LikelyBefore.Where(w => w.IsKnown && w.Segmentation.Taps <= LongestInChain && !work.IsOwn(w)));
-        return new(words.Where(w => !work.ToGo.Contains(w.Spelling) || random.Below(2) == 0), work.Request.After.Accent);
+        var words = work
+            .Own.Where(w => w.IsKnown || w.Band == Band.Teach || w.Zipf >= HeardOften)
+            .OrderByDescending(w => w.IsKnown)
+            .Take(MostInChain)
+            .Concat(work.LikelyBefore.Where(w => w.IsKnown && w.Segmentation.Taps <= LongestInChain && !work.IsOwn(w)));
+        return new(
+            words.Where(w => !work.ToGo.Contains(w.Spelling) || random.Below(2) == 0),
+            work.Request.After.Accent
+        );
     }
 
     private static ImmutableArray<Correspondence> Targets(LessonWork work) =>
-        work.Request.Today.Correspondences is var today && today.Any(c => c.Notation == "a=ɑː") ? today.Add(Correspondence.BathA) : today;
+        work.Request.Today.Correspondences is var today && today.Any(c => c.Notation == "a=ɑː")
+            ? today.Add(Correspondence.BathA)
+            : today;
 
-    /// <summary>Does it have the sound? The adult says words: some have it, some have one that is easily taken for it.</summary>
+    /// <summary>
+    /// Does it have the sound? The adult says words: some have it, some have one that is easily taken for it.
+    /// </summary>
     private static IEnumerable<Item> HasSound(LessonWork work, string id, int count)
     {
-        if (work.Request.Today.Correspondences.IsEmpty) return [];
+        if (work.Request.Today.Correspondences.IsEmpty)
+            return [];
         var target = work.Request.Today.Correspondences[0];
         var sounds = RevisitChoosers.SoundsOf([target]);
-        var (having, near) = (RevisitChoosers.Saying(sounds), RevisitChoosers.Saying([.. Sound.All.Where(s => !sounds.Contains(s) && s.IsVowel == target.IsVowel && MixedSounds.Are(s.Symbol, target.SoundText))]));
+        var (having, near) = (
+            RevisitChoosers.Saying(sounds),
+            RevisitChoosers.Saying([
+                .. Sound.All.Where(s =>
+                    !sounds.Contains(s) && s.IsVowel == target.IsVowel && MixedSounds.Are(s.Symbol, target.SoundText)
+                ),
+            ])
+        );
         var easy = work.Known.Where(w => w.Suffix is null && w.Segmentation.SoundCount <= Weights.EasyTaps).ToList();
         var choice = work.Choice(id);
         var yes = choice.Take(easy.Where(w => w.ContainsAny(having)), count - (count / 3));
         var without = easy.Where(w => !w.ContainsAny(having)).ToList();
         var close = without.Where(w => w.ContainsAny(near)).ToList();
         var no = choice.Take(close.Count >= count / 3 ? close : without, count - yes.Count);
-        return yes.Count == 0 || no.Count == 0 ? [] : work.Stream(id).Shuffle(yes.Concat(no))
-            .Select(w => ItemMaker.OfWord(id, w, [Reason.Of(w.ContainsAny(having) ? "has-sound" : close.Contains(w) ? "near-miss" : "has-not")], oral: true));
+        return yes.Count == 0 || no.Count == 0
+            ? []
+            : work.Stream(id)
+                .Shuffle(yes.Concat(no))
+                .Select(w =>
+                    ItemMaker.OfWord(
+                        id,
+                        w,
+                        [
+                            Reason.Of(
+                                w.ContainsAny(having) ? "has-sound"
+                                : close.Contains(w) ? "near-miss"
+                                : "has-not"
+                            ),
+                        ],
+                        oral: true
+                    )
+                );
     }
 
-    /// <summary>Words in which to point at what is new; the same letters with another sound are flagged for the adult.</summary>
+    /// <summary>
+    /// Words in which to point at what is new; the same letters with another sound are flagged for the adult.
+    /// </summary>
     private static IEnumerable<Item> FindInWords(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        if (request.Today.Correspondences.IsEmpty) return [];
+        if (request.Today.Correspondences.IsEmpty)
+            return [];
         var own = Shown(work, work.Set, count);
         var others = work.LikelyBefore.Where(w => !work.IsOwn(w) && HasOtherJob(request, w)).ToList();
         var room = Math.Min(own.Count / 3, count - own.Count + (own.Count / 3));
         var flagged = room > 0 ? work.Choice(id).Take(others, room, own) : [];
-        return work.Stream(id).Shuffle(own.Take(count - flagged.Count).Concat(flagged)).Select(w => ItemMaker.OfWord(id, w, [Reason.Of(work.IsOwn(w) ? "is-here" : HasOtherJob(request, w) ? "another-job" : "not-here")]));
+        return work.Stream(id)
+            .Shuffle(own.Take(count - flagged.Count).Concat(flagged))
+            .Select(w =>
+                ItemMaker.OfWord(
+                    id,
+                    w,
+                    [
+                        Reason.Of(
+                            work.IsOwn(w) ? "is-here"
+                            : HasOtherJob(request, w) ? "another-job"
+                            : "not-here"
+                        ),
+                    ]
+                )
+            );
     }
 
-    /// <summary>True for a word with the letters of what is new that say something else: ow in snow when cow is taught.</summary>
+    /// <summary>
+    /// True for a word with the letters of what is new that say something else: ow in snow when cow is taught.
+    /// </summary>
     internal static bool HasOtherJob(LessonRequest request, Word word) =>
-        request.Today.Correspondences.Any(t => word.Required.Any(p => p.Grapheme == t.Grapheme && request.After.Accent.Project(p) != request.After.Accent.Project(t)));
+        request.Today.Correspondences.Any(t =>
+            word.Required.Any(p =>
+                p.Grapheme == t.Grapheme && request.After.Accent.Project(p) != request.After.Accent.Project(t)
+            )
+        );
 
     /// <summary>Sentences to hunt through, those with most of what is new first.</summary>
     private static IEnumerable<Item> Hunt(LessonWork work, string id, int count)
     {
-        if (!work.Request.Today.TeachesSomething) return [];
-        return work.Sentences.Select(s => (Sentence: s, Hits: Hits(work, s))).Where(s => s.Hits > 0)
-            .OrderByDescending(s => s.Hits).ThenBy(s => s.Sentence.Tokens.Length).ThenBy(s => s.Sentence.Text, StringComparer.Ordinal).Take(count)
-            .Select(s => ItemMaker.OfSentence(id, s.Sentence, work.Request.After,
-            [
-                UsesInWords(work.Request.Today, s.Hits),
-                .. s.Sentence.Tokens.Where(t => HasOtherJob(work.Request, t.Word)).Select(t => Reason.Of("another-job-in", Sentence.Plain(t.Written))),
-            ]));
+        if (!work.Request.Today.TeachesSomething)
+            return [];
+        return work
+            .Sentences.Select(s => (Sentence: s, Hits: Hits(work, s)))
+            .Where(s => s.Hits > 0)
+            .OrderByDescending(s => s.Hits)
+            .ThenBy(s => s.Sentence.Tokens.Length)
+            .ThenBy(s => s.Sentence.Text, StringComparer.Ordinal)
+            .Take(count)
+            .Select(s =>
+                ItemMaker.OfSentence(
+                    id,
+                    s.Sentence,
+                    work.Request.After,
+                    [
+                        UsesInWords(work.Request.Today, s.Hits),
+                        .. s
+                            .Sentence.Tokens.Where(t => HasOtherJob(work.Request, t.Word))
+                            .Select(t => Reason.Of("another-job-in", Sentence.Plain(t.Written))),
+                    ]
+                )
+            );
     }
 
-    /// <summary>In how many words a sentence has what the day is about: what is new, or on a quiet day what it goes back to.</summary>
-    internal static Reason UsesInWords(Rung today, int words) => words.ToString(CultureInfo.InvariantCulture) is var count && today.Kind == RungKind.Lesson
-        ? Reason.Of("uses-in-words", today.Label, count) : Reason.Of("goes-back-in-words", count);
+    /// <summary>
+    /// In how many words a sentence has what the day is about: what is new, or on a quiet day what it goes back to.
+    /// </summary>
+    internal static Reason UsesInWords(Rung today, int words) =>
+        words.ToString(CultureInfo.InvariantCulture) is var count && today.Kind == RungKind.Lesson
+            ? Reason.Of("uses-in-words", today.Label, count)
+            : Reason.Of("goes-back-in-words", count);
 
     internal static int Hits(LessonWork work, Sentence sentence)
     {
         var hits = 0;
         foreach (var (_, word) in sentence.Tokens)
         {
-            if (work.IsOwn(word)) hits++;
+            if (work.IsOwn(word))
+                hits++;
         }
         return hits;
     }
@@ -158,10 +281,29 @@ internal static class ReadingChoosers
     {
         foreach (var word in Pictured(work, id, count))
         {
-            var others = work.Set.Concat(work.Own.Where(w => w.IsKnown)).Where(w => w != word && w.Suffix?.Base != word.Spelling && !work.Request.Materials.Pictures.ContainsKey(w.Spelling))
-                .OrderByDescending(w => w.Required[0] == word.Required[0]).ThenBy(w => Math.Abs(w.Spelling.Length - word.Spelling.Length)).Take(2).Select(w => w.Spelling).ToList();
-            if (others.Count == 0) yield break;
-            yield return new PictureItem($"{id}:{word.Spelling}", false, work.Request.Materials.Pictures[word.Spelling], word.Spelling, ItemMaker.MarksOf(word), [.. work.Stream($"{id}:{word.Spelling}").Shuffle(others.Append(word.Spelling).Distinct())], [.. WordChoice.Explain(work.Request, word)]);
+            var others = work
+                .Set.Concat(work.Own.Where(w => w.IsKnown))
+                .Where(w =>
+                    w != word
+                    && w.Suffix?.Base != word.Spelling
+                    && !work.Request.Materials.Pictures.ContainsKey(w.Spelling)
+                )
+                .OrderByDescending(w => w.Required[0] == word.Required[0])
+                .ThenBy(w => Math.Abs(w.Spelling.Length - word.Spelling.Length))
+                .Take(2)
+                .Select(w => w.Spelling)
+                .ToList();
+            if (others.Count == 0)
+                yield break;
+            yield return new PictureItem(
+                Id: $"{id}:{word.Spelling}",
+                Kept: false,
+                Picture: work.Request.Materials.Pictures[word.Spelling],
+                Word: word.Spelling,
+                Marks: ItemMaker.MarksOf(word),
+                Options: [.. work.Stream($"{id}:{word.Spelling}").Shuffle(others.Append(word.Spelling).Distinct())],
+                Reasons: [.. WordChoice.Explain(work.Request, word)]
+            );
         }
     }
 

@@ -1,8 +1,9 @@
 namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>
-/// Where two rules of choosing pull apart, these numbers decide: all trades of a lesson in one place. A higher number matters more; those for words and
-/// sentences are compared with each other, those for quality add up to the score of a lesson. Source: docs/handbook.md, section 7 (Choosing words; Sentences).
+/// Where two rules of choosing pull apart, these numbers decide: all trades of a lesson in one place. A higher number
+/// matters more; those for words and sentences are compared with each other, those for quality add up to the score of a
+/// lesson. Source: docs/handbook.md, section 7 (Choosing words; Sentences).
 /// </summary>
 internal static class Weights
 {

@@ -8,9 +8,10 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Core.Lessons.Choosers;
 
 /// <summary>
-/// Chooses a small set of words: greedily, each time the one that is worth most beside those already chosen; then improved by exchanges within a budget of
-/// moves. Known to young children, common, fresh, bringing back what is due, spread over vowels, positions and shapes; never two that sound the same in any
-/// accent. Source: docs/handbook.md, section 7 (Choosing words).
+/// Chooses a small set of words: greedily, each time the one that is worth most beside those already chosen; then
+/// improved by exchanges within a budget of moves. Known to young children, common, fresh, bringing back what is due,
+/// spread over vowels, positions and shapes; never two that sound the same in any accent. Source: docs/handbook.md,
+/// section 7 (Choosing words).
 /// </summary>
 public sealed class WordChoice(LessonWork work, Seeded random)
 {
@@ -26,7 +27,10 @@ public sealed class WordChoice(LessonWork work, Seeded random)
     /// <summary>True for words to spell: two spellings of one sound don't come together.</summary>
     public bool OneSpellingOfASound { get; init; }
 
-    /// <summary>Up to <paramref name="count"/> words of <paramref name="candidates"/>, easy to hard, none that sounds like another.</summary>
+    /// <summary>
+    /// Up to <paramref name="count"/> words of <paramref name="candidates"/>, easy to hard, none that sounds like
+    /// another.
+    /// </summary>
     public List<Word> Take(IEnumerable<Word> candidates, int count, IEnumerable<Word>? beside = null)
     {
         chosen.AddRange((beside ?? []).Select(w => new Candidate(w, 0, request)));
@@ -34,34 +38,46 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         var besides = chosen.Select(c => c.Word).ToHashSet();
         var offered = candidates.Where(w => !besides.Contains(w) && !request.Avoid.Contains(w.Spelling)).ToList();
         // Where there are plenty of words that children know, no other is worth more.
-        if (offered.Count > WorthALook && offered.Where(w => w.IsKnown).Take(WorthALook).Count() == WorthALook) offered.RemoveAll(w => !w.IsKnown);
-        var pool = offered.Select(w => (Word: w, Worth: work.WorthOf(w) + (Weights.Luck * random.Fraction())))
-            .OrderByDescending(c => c.Worth).Take(WorthALook).Select(c => new Candidate(c.Word, c.Worth, request)).ToList();
+        if (offered.Count > WorthALook && offered.Where(w => w.IsKnown).Take(WorthALook).Count() == WorthALook)
+            offered.RemoveAll(w => !w.IsKnown);
+        var pool = offered
+            .Select(w => (Word: w, Worth: work.WorthOf(w) + (Weights.Luck * random.Fraction())))
+            .OrderByDescending(c => c.Worth)
+            .Take(WorthALook)
+            .Select(c => new Candidate(c.Word, c.Worth, request))
+            .ToList();
         while (chosen.Count < given + count && pool.Count > 0)
         {
             var best = pool.MaxBy(c => c.Worth + Beside(c, -1))!;
             pool.Remove(best);
-            if (!Clashes(best, -1)) chosen.Add(best);
+            if (!Clashes(best, -1))
+                chosen.Add(best);
         }
         Improve(pool, given);
         return [.. EasyToHard(chosen.Skip(given).Select(c => c.Word))];
     }
 
     /// <summary>Short before long, base forms before suffixed ones, common before rare.</summary>
-    public static IEnumerable<Word> EasyToHard(IEnumerable<Word> words) => words.OrderBy(w => w.Segmentation.Taps).ThenBy(w => w.Suffix is not null).ThenByDescending(w => w.Zipf);
+    public static IEnumerable<Word> EasyToHard(IEnumerable<Word> words) =>
+        words.OrderBy(w => w.Segmentation.Taps).ThenBy(w => w.Suffix is not null).ThenByDescending(w => w.Zipf);
 
     /// <summary>Why this word: codes for a screen or a print.</summary>
     public static IEnumerable<Reason> Explain(LessonRequest request, Word word)
     {
-        foreach (var target in request.Today.Correspondences.Where(c => Usable.Has(word, c))) yield return Reason.Of("uses", target.Grapheme.Text);
-        foreach (var pattern in (word.Patterns & request.Today.Patterns).Each()) yield return Reason.Of("uses-pattern", pattern.Id());
+        foreach (var target in request.Today.Correspondences.Where(c => Usable.Has(word, c)))
+            yield return Reason.Of("uses", target.Grapheme.Text);
+        foreach (var pattern in (word.Patterns & request.Today.Patterns).Each())
+            yield return Reason.Of("uses-pattern", pattern.Id());
         yield return Reason.Of("taps", word.Segmentation.Taps.ToString(CultureInfo.InvariantCulture));
-        if (word.IsKnown) yield return Reason.Of("known-at-five");
-        else if (word.Zipf >= 4.5) yield return Reason.Of("common");
+        if (word.IsKnown)
+            yield return Reason.Of("known-at-five");
+        else if (word.Zipf >= 4.5)
+            yield return Reason.Of("common");
         yield return request.Memory.Words.TryGetValue(word.Spelling, out var lessons)
             ? Reason.Of("last-seen", lessons.ToString(CultureInfo.InvariantCulture))
             : Reason.Of("fresh");
-        foreach (var due in word.Required.Where(c => request.Memory.IsDue(c)).Distinct().Take(2)) yield return Reason.Of("brings-back", due.Grapheme.Text);
+        foreach (var due in word.Required.Where(c => request.Memory.IsDue(c)).Distinct().Take(2))
+            yield return Reason.Of("brings-back", due.Grapheme.Text);
     }
 
     /// <summary>What a word is worth by itself.</summary>
@@ -69,39 +85,57 @@ public sealed class WordChoice(LessonWork work, Seeded random)
     {
         var request = work.Request;
         var worth = Math.Min(word.Zipf, Weights.CommonEnough) * Weights.Common;
-        if (word.IsKnown) worth += Weights.Known;
-        else if (request.Materials.Meanings.Has(word)) worth += Weights.Explained;
-        else if (word.Zipf < Weights.HeardByAll) worth += Weights.NeitherKnownNorExplained;
-        if (word.PartsOfSpeech == PartsOfSpeech.Exclamation) worth += Weights.OnlyCalledOut;
-        if (word.Suffix is null) worth += Weights.BaseForm;
+        if (word.IsKnown)
+            worth += Weights.Known;
+        else if (request.Materials.Meanings.Has(word))
+            worth += Weights.Explained;
+        else if (word.Zipf < Weights.HeardByAll)
+            worth += Weights.NeitherKnownNorExplained;
+        if (word.PartsOfSpeech == PartsOfSpeech.Exclamation)
+            worth += Weights.OnlyCalledOut;
+        if (word.Suffix is null)
+            worth += Weights.BaseForm;
         worth += Math.Max(0, word.Required.Length - Weights.EasyTaps) * Weights.EachTapBeyondEasy;
-        if (request.Memory.Words.TryGetValue(word.Spelling, out var lessons)) worth += Weights.JustSeen / Math.Max(1, lessons);
+        if (request.Memory.Words.TryGetValue(word.Spelling, out var lessons))
+            worth += Weights.JustSeen / Math.Max(1, lessons);
         foreach (var part in word.Required)
         {
-            if (work.Due.Contains(part)) worth += Weights.BringsBack;
+            if (work.Due.Contains(part))
+                worth += Weights.BringsBack;
         }
         return worth;
     }
 
-    /// <summary>What a word gains or loses beside the others; the one at <paramref name="without"/> does not count.</summary>
+    /// <summary>
+    /// What a word gains or loses beside the others; the one at <paramref name="without"/> does not count.
+    /// </summary>
     private double Beside(Candidate one, int without)
     {
         var sum = 0.0;
         for (var i = 0; i < chosen.Count; i++)
         {
-            if (i == without) continue;
+            if (i == without)
+                continue;
             var other = chosen[i];
-            if (one.Vowel == other.Vowel) sum += Weights.SameVowel;
-            if (one.First == other.First) sum += Weights.SameStart;
-            if (one.Place == other.Place) sum += Weights.SamePlace;
-            if (one.Taps == other.Taps) sum += Weights.SameShape;
-            if (one.Root == other.Root) sum += Weights.SameBase;
-            if (OneSpellingOfASound) sum += SecondSpellings(one.Word, other.Word);
+            if (one.Vowel == other.Vowel)
+                sum += Weights.SameVowel;
+            if (one.First == other.First)
+                sum += Weights.SameStart;
+            if (one.Place == other.Place)
+                sum += Weights.SamePlace;
+            if (one.Taps == other.Taps)
+                sum += Weights.SameShape;
+            if (one.Root == other.Root)
+                sum += Weights.SameBase;
+            if (OneSpellingOfASound)
+                sum += SecondSpellings(one.Word, other.Word);
         }
         return sum;
     }
 
-    /// <summary>Two spellings of one sound on a day of dictation; consonants (c, k, ck; doubles) matter less than vowels.</summary>
+    /// <summary>
+    /// Two spellings of one sound on a day of dictation; consonants (c, k, ck; doubles) matter less than vowels.
+    /// </summary>
     private double SecondSpellings(Word one, Word other)
     {
         var sum = 0.0;
@@ -109,7 +143,11 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         {
             foreach (var theirs in other.Required)
             {
-                if (mine.Grapheme != theirs.Grapheme && request.After.Accent.Project(mine) == request.After.Accent.Project(theirs)) sum += mine.IsVowel ? Weights.SecondSpelling : Weights.SecondSpellingOfConsonant;
+                if (
+                    mine.Grapheme != theirs.Grapheme
+                    && request.After.Accent.Project(mine) == request.After.Accent.Project(theirs)
+                )
+                    sum += mine.IsVowel ? Weights.SecondSpelling : Weights.SecondSpellingOfConsonant;
             }
         }
         return sum;
@@ -119,7 +157,8 @@ public sealed class WordChoice(LessonWork work, Seeded random)
     {
         for (var i = 0; i < chosen.Count; i++)
         {
-            if (i != without && one.SoundsLike(chosen[i])) return true;
+            if (i != without && one.SoundsLike(chosen[i]))
+                return true;
         }
         return false;
     }
@@ -127,12 +166,18 @@ public sealed class WordChoice(LessonWork work, Seeded random)
     /// <summary>Tries to put a word left over in the place of one chosen; kept when the set is worth more.</summary>
     private void Improve(List<Candidate> pool, int given)
     {
-        if (pool.Count == 0 || chosen.Count == given) return;
+        if (pool.Count == 0 || chosen.Count == given)
+            return;
         for (var move = 0; move < Moves; move++)
         {
-            var (place, other) = (given + random.Below(chosen.Count - given), random.Below(Math.Min(pool.Count, WorthALook / 2)));
-            var gain = pool[other].Worth + Beside(pool[other], place) - chosen[place].Worth - Beside(chosen[place], place);
-            if (gain <= 0 || Clashes(pool[other], place)) continue;
+            var (place, other) = (
+                given + random.Below(chosen.Count - given),
+                random.Below(Math.Min(pool.Count, WorthALook / 2))
+            );
+            var gain =
+                pool[other].Worth + Beside(pool[other], place) - chosen[place].Worth - Beside(chosen[place], place);
+            if (gain <= 0 || Clashes(pool[other], place))
+                continue;
             (chosen[place], pool[other]) = (pool[other], chosen[place]);
         }
     }
@@ -148,8 +193,10 @@ public sealed class WordChoice(LessonWork work, Seeded random)
             (Vowel, Place) = (-1, -1);
             for (var i = 0; i < word.Required.Length; i++)
             {
-                if (Vowel < 0 && word.Required[i].IsVowel) Vowel = word.Required[i].Index;
-                if (Place < 0 && request.Today.Correspondences.Contains(word.Required[i])) Place = i == 0 ? 0 : i == word.Required.Length - 1 ? 2 : 1;
+                if (Vowel < 0 && word.Required[i].IsVowel)
+                    Vowel = word.Required[i].Index;
+                if (Place < 0 && request.Today.Correspondences.Contains(word.Required[i]))
+                    Place = (int)Places.Of(i, word.Required.Length);
             }
         }
 
@@ -173,7 +220,8 @@ public sealed class WordChoice(LessonWork work, Seeded random)
             var (mine, theirs) = (sounds ??= InEachAccent(Word), other.sounds ??= InEachAccent(other.Word));
             for (var i = 0; i < mine.Length; i++)
             {
-                if (mine[i] == theirs[i]) return true;
+                if (mine[i] == theirs[i])
+                    return true;
             }
             return false;
         }

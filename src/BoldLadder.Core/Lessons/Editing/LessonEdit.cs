@@ -3,7 +3,9 @@ using System.Text.Json.Serialization;
 
 namespace BoldLadder.Core.Lessons.Editing;
 
-/// <summary>A small change of a lesson's document, which names activities by id. Stored, so that it can be taken back.</summary>
+/// <summary>
+/// A small change of a lesson's document, which names activities by id. Stored, so that it can be taken back.
+/// </summary>
 [JsonDerivedType(typeof(ChangeActivity), "change")]
 [JsonDerivedType(typeof(PutActivity), "put")]
 [JsonDerivedType(typeof(TakeActivity), "take")]
@@ -15,9 +17,7 @@ public abstract record LessonEdit
     /// <summary>What an edit writes when it writes everything.</summary>
     public const string Everything = "lesson";
 
-    private protected LessonEdit()
-    {
-    }
+    private protected LessonEdit() { }
 
     internal abstract Lesson Apply(Lesson lesson);
 
@@ -57,10 +57,24 @@ public sealed record TakeActivity(PartKind Part, string Id) : LessonEdit
 /// <summary>The order of a part's activities, by their ids; one that is not named goes last.</summary>
 public sealed record OrderActivities(PartKind Part, ImmutableArray<string> Ids) : LessonEdit
 {
-    internal override Lesson Apply(Lesson lesson) => lesson with
-    {
-        Parts = [.. lesson.Parts.Select(p => p.Kind == Part ? p with { Activities = [.. p.Activities.OrderBy(a => Ids.IndexOf(a.Id) is >= 0 and var at ? at : Ids.Length)] } : p)],
-    };
+    internal override Lesson Apply(Lesson lesson) =>
+        lesson with
+        {
+            Parts =
+            [
+                .. lesson.Parts.Select(p =>
+                    p.Kind == Part
+                        ? p with
+                        {
+                            Activities =
+                            [
+                                .. p.Activities.OrderBy(a => Ids.IndexOf(a.Id) is >= 0 and var at ? at : Ids.Length),
+                            ],
+                        }
+                        : p
+                ),
+            ],
+        };
 
     internal override IEnumerable<string> Writes() => [Order(Part)];
 }

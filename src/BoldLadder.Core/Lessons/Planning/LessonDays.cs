@@ -16,14 +16,29 @@ public static class LessonDays
     public static LessonDay Of(LessonRequest request, int ownWords)
     {
         var today = request.Today;
-        if (today.Id == QuietDay.Id(DayKind.Recap) || today.Id == QuietDay.Id(DayKind.Return)) return LessonDay.Recap;
-        if (today.Kind == RungKind.Assessment || today.Id == QuietDay.Id(DayKind.Check)) return LessonDay.Assessment;
-        if (today.Kind != RungKind.Lesson) return today.Kind == RungKind.Sort ? LessonDay.Sort : LessonDay.Review;
-        if (!today.TeachesSomething) return LessonDay.TrickyWord;
-        if (ownWords < FewWords) return LessonDay.FewWords;
-        if (today.Correspondences.IsEmpty) return LessonDay.Pattern;
+        if (today.Id == QuietDay.Id(DayKind.Recap) || today.Id == QuietDay.Id(DayKind.Return))
+            return LessonDay.Recap;
+        if (today.Kind == RungKind.Assessment || today.Id == QuietDay.Id(DayKind.Check))
+            return LessonDay.Assessment;
+        if (today.Kind != RungKind.Lesson)
+            return today.Kind == RungKind.Sort ? LessonDay.Sort : LessonDay.Review;
+        if (!today.TeachesSomething)
+            return LessonDay.TrickyWord;
+        if (ownWords < FewWords)
+            return LessonDay.FewWords;
+        if (today.Correspondences.IsEmpty)
+            return LessonDay.Pattern;
         var (accent, taught) = (request.Before.Accent, request.Before.Correspondences);
-        if (today.Correspondences.Any(t => taught.Any(c => c.Grapheme == t.Grapheme && accent.Project(c) != accent.Project(t)))) return LessonDay.SecondSound;
-        return today.Correspondences.Any(t => taught.Any(c => c.Grapheme != t.Grapheme && accent.Project(c) == accent.Project(t))) ? LessonDay.SoundFamily : LessonDay.New;
+        if (
+            today.Correspondences.Any(t =>
+                taught.Any(c => c.Grapheme == t.Grapheme && accent.Project(c) != accent.Project(t))
+            )
+        )
+            return LessonDay.SecondSound;
+        return today.Correspondences.Any(t =>
+            taught.Any(c => c.Grapheme != t.Grapheme && accent.Project(c) == accent.Project(t))
+        )
+            ? LessonDay.SoundFamily
+            : LessonDay.New;
     }
 }

@@ -8,10 +8,17 @@ using BoldLadder.Core.Teaching;
 namespace BoldLadder.Core.Lessons.Planning;
 
 /// <summary>
-/// One group's lessons up a ladder, a rung a lesson, each planned on what the ones before it taught and showed: a whole year in one go. Not for several threads
-/// at once.
+/// One group's lessons up a ladder, a rung a lesson, each planned on what the ones before it taught and showed: a whole
+/// year in one go. Not for several threads at once.
 /// </summary>
-public sealed class LessonSeries(Ladder ladder, Materials materials, Leniencies leniencies, Accent accent, int minutes, long seed)
+public sealed class LessonSeries(
+    Ladder ladder,
+    Materials materials,
+    Leniencies leniencies,
+    Accent accent,
+    int minutes,
+    long seed
+)
 {
     private readonly Dictionary<Correspondence, int> seen = [];
     private readonly Dictionary<string, int> words = new(StringComparer.Ordinal);
@@ -38,7 +45,15 @@ public sealed class LessonSeries(Ladder ladder, Materials materials, Leniencies 
             Kinds = kinds.ToDictionary(k => k.Key, k => at - k.Value),
             Newest = [.. Enumerable.Reverse(newest)],
         };
-        return new LessonRequest(before, QuietDay.Filled(ladder.Rungs[at], ladder, memory.Newest), materials, [.. tricky], memory, minutes, seed + at);
+        return new LessonRequest(
+            Before: before,
+            Today: QuietDay.Filled(ladder.Rungs[at], ladder, memory.Newest),
+            Materials: materials,
+            TrickyBefore: [.. tricky],
+            Memory: memory,
+            Minutes: minutes,
+            Seed: seed + at
+        );
     }
 
     /// <summary>Plans the next lesson and goes on past it.</summary>
@@ -53,7 +68,8 @@ public sealed class LessonSeries(Ladder ladder, Materials materials, Leniencies 
     /// <summary>Goes on past so many rungs as if they had been taught, without planning them.</summary>
     public void Skip(int rungs)
     {
-        for (var i = 0; i < rungs && HasNext; i++) Teach(ladder.Rungs[Lessons]);
+        for (var i = 0; i < rungs && HasNext; i++)
+            Teach(ladder.Rungs[Lessons]);
     }
 
     private void Held(LessonRequest request, Lesson lesson)
@@ -63,10 +79,14 @@ public sealed class LessonSeries(Ladder ladder, Materials materials, Leniencies 
             kinds[activity.Kind] = Lessons;
             foreach (var item in activity.Items)
             {
-                foreach (var word in ReadByChildren.Words(item)) words[word] = Lessons;
-                if (item is CardItem card && Correspondence.TryParse(card.Correspondence, out var shown)) seen[shown] = Lessons;
-                if (item is SentenceItem sentence) texts[sentence.Text] = Lessons;
-                if (item is TextItem text) texts[text.Title] = Lessons;
+                foreach (var word in ReadByChildren.Words(item))
+                    words[word] = Lessons;
+                if (item is CardItem card && Correspondence.TryParse(card.Correspondence, out var shown))
+                    seen[shown] = Lessons;
+                if (item is SentenceItem sentence)
+                    texts[sentence.Text] = Lessons;
+                if (item is TextItem text)
+                    texts[text.Title] = Lessons;
             }
         }
         Teach(ladder.Rungs[Lessons]);

@@ -28,14 +28,25 @@ public enum OwnStatus
 /// <summary>A typed word, judged.</summary>
 /// <param name="Word">Null for an unknown word, and for one with a hyphen that is read as its parts.</param>
 /// <param name="Needs">What was not taught by the day; empty unless the word is not yet.</param>
-/// <param name="Rung">The index of the rung after which it can be read; null for never on this ladder, or unknown.</param>
+/// <param name="Rung">The index of the rung after which it can be read; null for never on this ladder, or
+/// unknown.</param>
 /// <param name="Twin">A common word that sounds the same, where there is one.</param>
-public sealed record OwnVerdict(string Written, OwnStatus Status, Word? Word, ImmutableArray<Obstacle> Needs, int? Rung, string? Twin)
+public sealed record OwnVerdict(
+    string Written,
+    OwnStatus Status,
+    Word? Word,
+    ImmutableArray<Obstacle> Needs,
+    int? Rung,
+    string? Twin
+)
 {
     public Segmentation? Segmentation => Word?.Segmentation;
 }
 
-/// <summary>Words and sentences that a teacher types into a lesson: judged at once, and made into items. Source: docs/handbook.md, section 6.</summary>
+/// <summary>
+/// Words and sentences that a teacher types into a lesson: judged at once, and made into items. Source:
+/// docs/handbook.md, section 6.
+/// </summary>
 public static class OwnItems
 {
     /// <summary>Longer texts are not sentences.</summary>
@@ -43,50 +54,127 @@ public static class OwnItems
 
     /// <summary>A verdict for each word of the text, in order.</summary>
     /// <param name="taught">What was taught by the part of the lesson.</param>
-    public static ImmutableArray<OwnVerdict> Judge(string text, Taught taught, IReadOnlySet<string> tricky, Lexicon lexicon, SentencePlaces places)
+    public static ImmutableArray<OwnVerdict> Judge(
+        string text,
+        Taught taught,
+        IReadOnlySet<string> tricky,
+        Lexicon lexicon,
+        SentencePlaces places
+    )
     {
         var finder = new WordFinder(lexicon);
-        return [.. text.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Where(t => t.Any(char.IsLetterOrDigit)).Select(t => Judge(t, finder, taught, tricky, lexicon, places))];
+        return
+        [
+            .. text.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+                .Where(t => t.Any(char.IsLetterOrDigit))
+                .Select(t => Judge(t, finder, taught, tricky, lexicon, places)),
+        ];
     }
 
-    private static OwnVerdict Judge(string written, WordFinder finder, Taught taught, IReadOnlySet<string> tricky, Lexicon lexicon, SentencePlaces places)
+    private static OwnVerdict Judge(
+        string written,
+        WordFinder finder,
+        Taught taught,
+        IReadOnlySet<string> tricky,
+        Lexicon lexicon,
+        SentencePlaces places
+    )
     {
         var plain = Sentence.Plain(written);
         var parts = finder.Parts(plain, written.Any(char.IsUpper));
-        if (parts.IsEmpty) return new OwnVerdict(written, OwnStatus.Unknown, null, [], null, null);
+        if (parts.IsEmpty)
+            return new OwnVerdict(written, OwnStatus.Unknown, null, [], null, null);
         var whole = parts is [var one] ? one : null;
-        if (parts.Any(p => p.Suitability == Suitability.Never)) return new OwnVerdict(written, OwnStatus.LeftOut, whole, [], null, null);
-        var needs = parts.Where(p => !tricky.Contains(p.Spelling)).SelectMany(p => taught.Obstacles(p)).Distinct().ToImmutableArray();
+        if (parts.Any(p => p.Suitability == Suitability.Never))
+            return new OwnVerdict(written, OwnStatus.LeftOut, whole, [], null, null);
+        var needs = parts
+            .Where(p => !tricky.Contains(p.Spelling))
+            .SelectMany(p => taught.Obstacles(p))
+            .Distinct()
+            .ToImmutableArray();
         var isDecodable = parts.All(taught.CanRead);
-        var status = isDecodable ? OwnStatus.Decodable : tricky.Contains(plain) || needs.IsEmpty ? OwnStatus.Tricky : OwnStatus.NotYet;
-        var twin = whole is null ? null : lexicon.Homophones(whole, taught.Accent).Where(h => h.Zipf >= 3 || h.IsKnown).OrderByDescending(h => h.Zipf).FirstOrDefault()?.Spelling;
+        var status =
+            isDecodable ? OwnStatus.Decodable
+            : tricky.Contains(plain) || needs.IsEmpty ? OwnStatus.Tricky
+            : OwnStatus.NotYet;
+        var twin = whole is null
+            ? null
+            : lexicon
+                .Homophones(whole, taught.Accent)
+                .Where(h => h.Zipf >= 3 || h.IsKnown)
+                .OrderByDescending(h => h.Zipf)
+                .FirstOrDefault()
+                ?.Spelling;
         var rungs = parts.Select(places.RungOf).ToList();
-        return new OwnVerdict(written, status, whole, status == OwnStatus.NotYet ? needs : [], rungs.Contains(null) ? null : rungs.Max(), twin);
+        return new OwnVerdict(
+            written,
+            status,
+            whole,
+            status == OwnStatus.NotYet ? needs : [],
+            rungs.Contains(null) ? null : rungs.Max(),
+            twin
+        );
     }
 
     /// <summary>
-    /// The activity with what was typed put in; null with what stands in the way when children can't read it, with no verdicts when the activity does not take it.
+    /// The activity with what was typed put in; null with what stands in the way when children can't read it, with no
+    /// verdicts when the activity does not take it.
     /// </summary>
-    public static (Activity? Activity, ImmutableArray<OwnVerdict> Verdicts) Add(LessonRequest request, Activity activity, bool inRevisit, string text, SentencePlaces places)
+    public static (Activity? Activity, ImmutableArray<OwnVerdict> Verdicts) Add(
+        LessonRequest request,
+        Activity activity,
+        bool inRevisit,
+        string text,
+        SentencePlaces places
+    )
     {
         var taught = inRevisit ? request.Before : request.After;
-        var verdicts = Judge(text, taught, (inRevisit ? request.TrickyBefore : request.TrickyToday).ToHashSet(), request.Lexicon, places);
-        if (verdicts.IsEmpty || verdicts.Any(v => v.Status is not (OwnStatus.Decodable or OwnStatus.Tricky))) return (null, verdicts);
+        var verdicts = Judge(
+            text,
+            taught,
+            (inRevisit ? request.TrickyBefore : request.TrickyToday).ToHashSet(),
+            request.Lexicon,
+            places
+        );
+        if (verdicts.IsEmpty || verdicts.Any(v => v.Status is not (OwnStatus.Decodable or OwnStatus.Tricky)))
+            return (null, verdicts);
         ImmutableArray<Item> added;
         if (ActivityFacts.Of(activity.Kind).Takes == TypedText.Sentence)
         {
-            added = [new SentenceItem($"{activity.Id}:{text}", true, text, [.. verdicts.Select(v => new SentenceWord(v.Written, v.Status == OwnStatus.Tricky ? "tricky" : "decodable"))], [Reason.Of("by-hand")])];
+            added =
+            [
+                new SentenceItem(
+                    $"{activity.Id}:{text}",
+                    true,
+                    text,
+                    [
+                        .. verdicts.Select(v => new SentenceWord(
+                            v.Written,
+                            v.Status == OwnStatus.Tricky ? "tricky" : "decodable"
+                        )),
+                    ],
+                    [Reason.Of("by-hand")]
+                ),
+            ];
         }
         else if (ActivityFacts.Of(activity.Kind).Takes == TypedText.Words)
         {
             added = [.. verdicts.Where(v => v.Word is not null).Select(v => OfWord(request, activity.Id, v, taught))];
-            if (added.Length < verdicts.Length) return (null, verdicts);
+            if (added.Length < verdicts.Length)
+                return (null, verdicts);
         }
         else
         {
             return (null, []);
         }
-        return (Pace.Holding(activity, [.. activity.Items, .. added.Where(a => activity.Items.All(i => i.Id != a.Id))], request.Pace), verdicts);
+        return (
+            Pace.Holding(
+                activity,
+                [.. activity.Items, .. added.Where(a => activity.Items.All(i => i.Id != a.Id))],
+                request.Pace
+            ),
+            verdicts
+        );
     }
 
     private static WordItem OfWord(LessonRequest request, string activity, OwnVerdict verdict, Taught taught)
@@ -95,9 +183,27 @@ public static class OwnItems
         var word = verdict.Word!;
         var cut = word.Segmentation;
         var known = request.Lexicon.Find(plain);
-        return new WordItem($"{activity}:{plain}", true, plain, cut.Graphemes, cut.Phonemes, ItemMaker.MarksOf(word), cut.Taps,
-            verdict.Status == OwnStatus.Tricky ? [.. taught.TrickyPlaces(word)] : [], false,
-            [Reason.Of("by-hand"), .. known is null ? [] : WordChoice.Explain(request, known).Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)), Reason.Of("taps", cut.Taps.ToString(CultureInfo.InvariantCulture))],
-            known is null ? null : ItemMaker.MeaningFor(request, known));
+        return new WordItem(
+            Id: $"{activity}:{plain}",
+            Kept: true,
+            Word: plain,
+            Graphemes: cut.Graphemes,
+            Phonemes: cut.Phonemes,
+            Marks: ItemMaker.MarksOf(word),
+            Taps: cut.Taps,
+            Tricky: verdict.Status == OwnStatus.Tricky ? [.. taught.TrickyPlaces(word)] : [],
+            Oral: false,
+            Reasons:
+            [
+                Reason.Of("by-hand"),
+                .. known is null
+                    ? []
+                    : WordChoice
+                        .Explain(request, known)
+                        .Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)),
+                Reason.Of("taps", cut.Taps.ToString(CultureInfo.InvariantCulture)),
+            ],
+            Meaning: known is null ? null : ItemMaker.MeaningFor(request, known)
+        );
     }
 }

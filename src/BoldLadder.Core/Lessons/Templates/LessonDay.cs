@@ -17,7 +17,9 @@ public enum LessonDay
     /// <summary>Only tricky words are new.</summary>
     TrickyWord,
 
-    /// <summary>Something new that too few words have: it is taught by ear, by spotting and by forming letters.</summary>
+    /// <summary>
+    /// Something new that too few words have: it is taught by ear, by spotting and by forming letters.
+    /// </summary>
     FewWords,
 
     Review,

@@ -3,7 +3,9 @@ using BoldLadder.Core.Accents;
 
 namespace BoldLadder.Core.Words.Alike;
 
-/// <summary>The groups of words that sound the same in one accent. Source: docs/handbook.md, section 7 (Dictation).</summary>
+/// <summary>
+/// The groups of words that sound the same in one accent. Source: docs/handbook.md, section 7 (Dictation).
+/// </summary>
 internal sealed class SoundAlikes
 {
     /// <summary>Words that share their sounds with another, by those sounds.</summary>
@@ -13,13 +15,16 @@ internal sealed class SoundAlikes
     {
         // A 64-bit hash finds the few that may sound alike; only they are compared sound by sound.
         var coded = new (ulong Code, int Place)[words.Length];
-        for (var i = 0; i < coded.Length; i++) coded[i] = (Code(accent, words[i]), i);
+        for (var i = 0; i < coded.Length; i++)
+            coded[i] = (Code(accent, words[i]), i);
         Array.Sort(coded);
-        for (var i = 0; i < coded.Length;)
+        for (var i = 0; i < coded.Length; )
         {
             var end = i + 1;
-            while (end < coded.Length && coded[end].Code == coded[i].Code) end++;
-            if (end > i + 1) AddGroup(accent, [.. coded[i..end].Select(c => words[c.Place])]);
+            while (end < coded.Length && coded[end].Code == coded[i].Code)
+                end++;
+            if (end > i + 1)
+                AddGroup(accent, [.. coded[i..end].Select(c => words[c.Place])]);
             i = end;
         }
     }
@@ -31,18 +36,16 @@ internal sealed class SoundAlikes
         foreach (var group in suspects.GroupBy(w => Lexicon.SoundsIn(accent, w)).Where(g => g.Count() > 1))
         {
             var alike = group.ToArray();
-            foreach (var word in alike) groups[word] = alike;
+            foreach (var word in alike)
+                groups[word] = alike;
         }
     }
 
     private static ulong Code(Accent accent, Word word)
     {
-        var code = 14695981039346656037UL;
+        var code = Fnv.Start;
         foreach (var sounds in accent.Sounds(word))
-        {
-            foreach (var letter in sounds) code = unchecked((code ^ letter) * 1099511628211UL);
-            code = unchecked((code ^ '+') * 1099511628211UL);
-        }
+            code = Fnv.With(Fnv.With(code, sounds), '+');
         return code;
     }
 }

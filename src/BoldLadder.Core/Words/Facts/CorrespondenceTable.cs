@@ -23,20 +23,12 @@ public enum PlaceIn
     Syllable,
 }
 
-/// <summary>Where in a word, base or syllable; what is all of it stands at its start.</summary>
-public enum Place
-{
-    Start,
-    Middle,
-    End,
-}
-
 /// <summary>Where a correspondence usually stands; the three shares of each way of counting add up to 1.</summary>
 public sealed record UsualPlaces(CountedShare Start, CountedShare Middle, CountedShare End);
 
 /// <summary>
-/// The facts of every correspondence, counted over a lexicon as an accent sounds it. The two ways of counting can differ wildly: th is voiced
-/// in most running text. Source: docs/handbook.md, section 4 (Correspondence).
+/// The facts of every correspondence, counted over a lexicon as an accent sounds it. The two ways of counting can
+/// differ wildly: th is voiced in most running text. Source: docs/handbook.md, section 4 (Correspondence).
 /// </summary>
 public sealed class CorrespondenceTable
 {
@@ -44,7 +36,8 @@ public sealed class CorrespondenceTable
     private readonly Tally text = new();
     private readonly Tally words = new();
 
-    /// <param name="leaveOut">Words that are not counted: those learned whole as tricky words; null to count all.</param>
+    /// <param name="leaveOut">Words that are not counted: those learned whole as tricky words; null to count
+    /// all.</param>
     public CorrespondenceTable(Lexicon lexicon, Accent accent, IReadOnlySet<string>? leaveOut = null)
     {
         this.accent = accent;
@@ -53,7 +46,8 @@ public sealed class CorrespondenceTable
             foreach (var sited in SitedPart.Of(word, accent))
             {
                 text.Add(sited, accent, Weight(word));
-                if (word.IsKnown) words.Add(sited, accent, 1);
+                if (word.IsKnown)
+                    words.Add(sited, accent, 1);
             }
         }
     }
@@ -63,12 +57,17 @@ public sealed class CorrespondenceTable
         var (letters, sounds) = (correspondence.Grapheme.Text, accent.Project(correspondence));
         return new CorrespondenceFacts(
             new CountedShare(text.OfLetters(letters, sounds), words.OfLetters(letters, sounds)),
-            new CountedShare(text.OfSounds(letters, sounds), words.OfSounds(letters, sounds)));
+            new CountedShare(text.OfSounds(letters, sounds), words.OfSounds(letters, sounds))
+        );
     }
 
     public UsualPlaces Places(Correspondence correspondence, PlaceIn where)
     {
-        CountedShare Share(Place place) => new(text.At(correspondence.Grapheme.Text, accent.Project(correspondence), where, place), words.At(correspondence.Grapheme.Text, accent.Project(correspondence), where, place));
+        CountedShare Share(Place place) =>
+            new(
+                text.At(correspondence.Grapheme.Text, accent.Project(correspondence), where, place),
+                words.At(correspondence.Grapheme.Text, accent.Project(correspondence), where, place)
+            );
         return new UsualPlaces(Share(Place.Start), Share(Place.Middle), Share(Place.End));
     }
 
@@ -101,16 +100,23 @@ public sealed class CorrespondenceTable
 
             void AddPlace(PlaceIn where, Place? place)
             {
-                if (place is { } known) byPlace[(letters, sounds, where, known)] = byPlace.GetValueOrDefault((letters, sounds, where, known)) + weight;
+                if (place is { } known)
+                    byPlace[(letters, sounds, where, known)] =
+                        byPlace.GetValueOrDefault((letters, sounds, where, known)) + weight;
             }
         }
 
-        public double? OfLetters(string letters, string sounds) => Share(byBoth.GetValueOrDefault((letters, sounds)), byLetters.GetValueOrDefault(letters));
+        public double? OfLetters(string letters, string sounds) =>
+            Share(byBoth.GetValueOrDefault((letters, sounds)), byLetters.GetValueOrDefault(letters));
 
-        public double? OfSounds(string letters, string sounds) => Share(byBoth.GetValueOrDefault((letters, sounds)), bySounds.GetValueOrDefault(sounds));
+        public double? OfSounds(string letters, string sounds) =>
+            Share(byBoth.GetValueOrDefault((letters, sounds)), bySounds.GetValueOrDefault(sounds));
 
-        public double? At(string letters, string sounds, PlaceIn where, Place place) => Share(byPlace.GetValueOrDefault((letters, sounds, where, place)),
-            Enum.GetValues<Place>().Sum(p => byPlace.GetValueOrDefault((letters, sounds, where, p))));
+        public double? At(string letters, string sounds, PlaceIn where, Place place) =>
+            Share(
+                byPlace.GetValueOrDefault((letters, sounds, where, place)),
+                Enum.GetValues<Place>().Sum(p => byPlace.GetValueOrDefault((letters, sounds, where, p)))
+            );
 
         private static double? Share(double part, double whole) => whole == 0 ? null : part / whole;
     }

@@ -1,11 +1,10 @@
-using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Words.Facts;
 
 /// <summary>
-/// How English words of a lexicon are built: which correspondences begin one, end one after which vowel, and stand together. Says whether letters that are
-/// no word could be one. Source: docs/handbook.md, section 7 (Made-up words).
+/// How English words of a lexicon are built: which correspondences begin one, end one after which vowel, and stand
+/// together. Says whether letters that are no word could be one. Source: docs/handbook.md, section 7 (Made-up words).
 /// </summary>
 public sealed class WordShapes
 {
@@ -13,7 +12,9 @@ public sealed class WordShapes
     private const int Few = 2;
     private const double MostClosed = 0.15;
 
-    /// <summary>After a short vowel these are doubled, or written ck, at the end of a syllable; v and j never end one alone.</summary>
+    /// <summary>
+    /// After a short vowel these are doubled, or written ck, at the end of a syllable; v and j never end one alone.
+    /// </summary>
     private static readonly HashSet<string> NeverAloneAfterShort = ["f", "l", "s", "z", "c", "k"];
 
     /// <summary>Letters whose sound the next letter decides: c is no k before e.</summary>
@@ -35,17 +36,27 @@ public sealed class WordShapes
 
     public WordShapes(Lexicon lexicon)
     {
-        foreach (var word in lexicon.Words.Where(w => w.Suffix is null && w.Compound.IsEmpty && (w.Zipf >= RarestCounted || w.IsKnown) && (w.Flags & (WordFlags.Contraction | WordFlags.Capital)) == WordFlags.None)) Count(word.Segmentation.Parts.AsSpan());
+        foreach (
+            var word in lexicon.Words.Where(w =>
+                w.Suffix is null
+                && w.Compound.IsEmpty
+                && (w.Zipf >= RarestCounted || w.IsKnown)
+                && (w.Flags & (WordFlags.Contraction | WordFlags.Capital)) == WordFlags.None
+            )
+        )
+            Count(word.Segmentation.Parts.AsSpan());
     }
 
     /// <summary>The consonants that begin words of one syllable, none among them, with how many words each.</summary>
     public IEnumerable<(Correspondence[] Parts, int Words)> Onsets => onsetParts.Select(o => (o.Value, onsets[o.Key]));
 
     /// <summary>A vowel with what follows it in words of one syllable, with how many words each.</summary>
-    public IEnumerable<(Correspondence[] Parts, int Words)> Rimes => rimeParts.Select(r => ((Correspondence[])[.. r.Value.Vowel, .. r.Value.Coda], rimes[r.Key]));
+    public IEnumerable<(Correspondence[] Parts, int Words)> Rimes =>
+        rimeParts.Select(r => ((Correspondence[])[.. r.Value.Vowel, .. r.Value.Coda], rimes[r.Key]));
 
     /// <summary>How many words have the vowel right after the consonant at their start.</summary>
-    public int Meetings(Correspondence consonant, Correspondence vowel) => meetings.GetValueOrDefault(Key([consonant, vowel]));
+    public int Meetings(Correspondence consonant, Correspondence vowel) =>
+        meetings.GetValueOrDefault(Key([consonant, vowel]));
 
     /// <summary>True when English could have a word that is built so.</summary>
     public bool Allow(Segmentation word)
@@ -53,32 +64,55 @@ public sealed class WordShapes
         var parts = word.Parts.AsSpan();
         var vowel = NextVowel(parts, 0);
         // The first vowel is said in full.
-        if (vowel < 0 || parts[vowel].Sounds[0].Symbol == "ə") return false;
-        if (!Seen(onsets, parts[..vowel], Few)) return false;
-        if (vowel > 0 && DependsOnNext.Contains(parts[vowel - 1].Grapheme.Text) && letterMeetings.GetValueOrDefault(LetterKey(parts[vowel - 1], parts[vowel])) < Few) return false;
+        if (vowel < 0 || parts[vowel].Sounds[0].Symbol == "ə")
+            return false;
+        if (!Seen(onsets, parts[..vowel], Few))
+            return false;
+        if (
+            vowel > 0
+            && DependsOnNext.Contains(parts[vowel - 1].Grapheme.Text)
+            && letterMeetings.GetValueOrDefault(LetterKey(parts[vowel - 1], parts[vowel])) < Few
+        )
+            return false;
         for (var next = NextVowel(parts, vowel + 1); next >= 0; next = NextVowel(parts, vowel + 1))
         {
-            if (!Seen(between, parts[(vowel + 1)..next], Few + 1)) return false;
+            if (!Seen(between, parts[(vowel + 1)..next], Few + 1))
+                return false;
             vowel = next;
         }
-        return (vowel == NextVowel(parts, 0) ? Ends(parts, vowel) : Seen(lastRimes, parts[vowel..], Few)) && !(vowel > 1 && parts[0].Grapheme.Text == "s" && parts.Length == vowel + 2 && parts[vowel - 1].Grapheme == parts[^1].Grapheme);
+        return (vowel == NextVowel(parts, 0) ? Ends(parts, vowel) : Seen(lastRimes, parts[vowel..], Few))
+            && !(
+                vowel > 1
+                && parts[0].Grapheme.Text == "s"
+                && parts.Length == vowel + 2
+                && parts[vowel - 1].Grapheme == parts[^1].Grapheme
+            );
     }
 
     private bool Ends(ReadOnlySpan<Correspondence> parts, int vowel)
     {
         var coda = parts[(vowel + 1)..];
-        if (coda.IsEmpty) return Seen(rimes, parts[vowel..], Few);
+        if (coda.IsEmpty)
+            return Seen(rimes, parts[vowel..], Few);
         var last = parts[^1].Grapheme.Text;
-        if (NeverLast.Contains(last) && !parts[vowel].Grapheme.IsSplit) return false;
-        if (coda.Length == 1 && IsShort(parts[vowel]) && NeverAloneAfterShort.Contains(last)) return false;
-        if (Seen(rimes, parts[vowel..], Few)) return true;
+        if (NeverLast.Contains(last) && !parts[vowel].Grapheme.IsSplit)
+            return false;
+        if (
+            coda.Length == 1
+            && RuleOfThumb.IsShort(parts[vowel], parts[vowel].SoundText)
+            && NeverAloneAfterShort.Contains(last)
+        )
+            return false;
+        if (Seen(rimes, parts[vowel..], Few))
+            return true;
         return !StandsLast(parts[vowel]) && codas.GetValueOrDefault(KindOf(parts[vowel]) + Key(coda)) >= Few;
     }
 
     private void Count(ReadOnlySpan<Correspondence> parts)
     {
         var first = NextVowel(parts, 0);
-        if (first < 0) return;
+        if (first < 0)
+            return;
         if (first > 0)
         {
             Add(meetings, Key(parts[(first - 1)..(first + 1)]));
@@ -110,29 +144,35 @@ public sealed class WordShapes
     private bool StandsLast(Correspondence vowel) =>
         vowels.GetValueOrDefault(vowel.Grapheme.Text) is var (all, closed) && closed < MostClosed * all;
 
-    private static bool IsShort(Correspondence vowel) => vowel.Grapheme.Text.Length == 1 && Sound.IsShortVowel(vowel.SoundText);
-
-    private static string KindOf(Correspondence vowel) => vowel.Grapheme.IsSplit ? "split " : IsShort(vowel) ? "short " : "long ";
+    private static string KindOf(Correspondence vowel) =>
+        vowel.Grapheme.IsSplit ? "split "
+        : RuleOfThumb.IsShort(vowel, vowel.SoundText) ? "short "
+        : "long ";
 
     private static int NextVowel(ReadOnlySpan<Correspondence> parts, int from)
     {
         for (var i = from; i < parts.Length; i++)
         {
-            if (parts[i].IsVowel) return i;
+            if (parts[i].IsVowel)
+                return i;
         }
         return -1;
     }
 
-    private static bool Seen(Dictionary<string, int> counts, ReadOnlySpan<Correspondence> parts, int least) => counts.GetValueOrDefault(Key(parts)) >= least;
+    private static bool Seen(Dictionary<string, int> counts, ReadOnlySpan<Correspondence> parts, int least) =>
+        counts.GetValueOrDefault(Key(parts)) >= least;
 
-    private static string LetterKey(Correspondence consonant, Correspondence vowel) => $"{consonant.Notation} {vowel.Grapheme.Text[0]}";
+    private static string LetterKey(Correspondence consonant, Correspondence vowel) =>
+        $"{consonant.Notation} {vowel.Grapheme.Text[0]}";
 
     private static string Key(ReadOnlySpan<Correspondence> parts)
     {
         var key = new System.Text.StringBuilder();
-        foreach (var part in parts) key.Append(part.Notation).Append(' ');
+        foreach (var part in parts)
+            key.Append(part.Notation).Append(' ');
         return key.ToString();
     }
 
-    private static void Add(Dictionary<string, int> counts, string key) => counts[key] = counts.GetValueOrDefault(key) + 1;
+    private static void Add(Dictionary<string, int> counts, string key) =>
+        counts[key] = counts.GetValueOrDefault(key) + 1;
 }

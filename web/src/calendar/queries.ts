@@ -1,0 +1,9 @@
+import { queryOptions } from '@tanstack/react-query';
+import { answered, client } from '../api/client';
+
+/** Terms, closed days, lesson days, rhythm and checkpoints. */
+export const calendarQuery = (schoolId: string) =>
+  queryOptions({
+    queryKey: ['calendar', schoolId],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/calendar', { params: { path: { schoolId } } })),
+  });
