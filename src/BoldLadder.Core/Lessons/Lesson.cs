@@ -223,6 +223,9 @@ public sealed record Reason(string Code, ImmutableArray<string> Arguments)
 {
     public static Reason Of(string code, params ImmutableArray<string> arguments) => new(code, arguments);
 
+    /// <summary>That a word shows something of what is asked for: uses, uses-pattern.</summary>
+    public static bool IsUse(Reason reason) => reason.Code.StartsWith("uses", StringComparison.Ordinal);
+
     public bool Equals(Reason? other) =>
         other is not null && Code == other.Code && Arguments.SequenceEqual(other.Arguments);
 

@@ -56,7 +56,8 @@ public sealed class Sound
             : throw new FormatException($"\"{symbol}\" is not one of the 44 sounds.");
 
     public static bool TryParse(string symbol, [System.Diagnostics.CodeAnalysis.NotNullWhen(true)] out Sound? sound) =>
-        BySymbol.TryGetValue(symbol.Normalize().Replace('ɡ', 'g').Replace(':', 'ː'), out sound);
+        BySymbol.TryGetValue(symbol, out sound)
+        || BySymbol.TryGetValue(symbol.Normalize().Replace('ɡ', 'g').Replace(':', 'ː'), out sound);
 
     /// <summary>True for the symbol of a short vowel that is said in full: æ e ɪ ɒ ʌ ʊ.</summary>
     public static bool IsShortVowel(string symbol) => symbol is "æ" or "e" or "ɪ" or "ɒ" or "ʌ" or "ʊ";

@@ -98,9 +98,12 @@ public sealed class Correspondence
     }
 
     public static bool TryParse(string notation, [NotNullWhen(true)] out Correspondence? correspondence) =>
-        ByNotation.TryGetValue(
-            notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː').Replace('’', '\''),
-            out correspondence
+        (
+            ByNotation.TryGetValue(notation, out correspondence)
+            || ByNotation.TryGetValue(
+                notation.Normalize().Replace('ɡ', 'g').Replace(':', 'ː').Replace('’', '\''),
+                out correspondence
+            )
         ) && !correspondence.IsBath;
 
     /// <summary>

@@ -15,7 +15,7 @@ internal static class ApproachWarnings
     private static readonly ImmutableArray<string> ShortVowels = ["a=æ", "e=e", "i=ɪ", "o=ɒ", "u=ʌ"];
     private static readonly ImmutableArray<string> ConsonantTeams = ["sh=ʃ", "ch=tʃ", "th=θ", "ng=ŋ"];
 
-    private readonly record struct Taught(Correspondence What, int Rung)
+    private readonly record struct Placed(Correspondence What, int Rung)
     {
         public string Letters => What.Grapheme.Text;
 
@@ -24,7 +24,7 @@ internal static class ApproachWarnings
 
     public static IEnumerable<LadderWarning> Of(Ladder ladder)
     {
-        var order = ladder.Rungs.SelectMany((r, i) => r.Correspondences.Select(c => new Taught(c, i))).ToList();
+        var order = ladder.Rungs.SelectMany((r, i) => r.Correspondences.Select(c => new Placed(c, i))).ToList();
         return ladder.Approach switch
         {
             "letters-first" => [.. LettersBeforeTeams(order), .. ConsonantTeamsEarly(order), .. OneSpellingEach(order)],
@@ -37,7 +37,7 @@ internal static class ApproachWarnings
     private static LadderWarning Broken(int rung, string rule, string what) =>
         LadderWarning.On(rung, WarningKind.ApproachLeft, rule, what);
 
-    private static IEnumerable<LadderWarning> LettersBeforeTeams(List<Taught> order)
+    private static IEnumerable<LadderWarning> LettersBeforeTeams(List<Placed> order)
     {
         if (order.FirstOrDefault(t => t.IsTeam) is not { What: not null } team)
             yield break;
@@ -52,7 +52,7 @@ internal static class ApproachWarnings
             yield return Broken(team.Rung, "letters-before-teams", letter.What.ReferenceNotation);
     }
 
-    private static IEnumerable<LadderWarning> ConsonantTeamsEarly(List<Taught> order)
+    private static IEnumerable<LadderWarning> ConsonantTeamsEarly(List<Placed> order)
     {
         var teams = order.Where(t => t.IsTeam).Select(t => t.Rung).Distinct().ToList();
         if (teams.Count < 3)
@@ -63,7 +63,7 @@ internal static class ApproachWarnings
         }
     }
 
-    private static IEnumerable<LadderWarning> OneSpellingEach(List<Taught> order)
+    private static IEnumerable<LadderWarning> OneSpellingEach(List<Placed> order)
     {
         var needed = Sounds(order);
         var seen = new HashSet<string>();
@@ -85,7 +85,7 @@ internal static class ApproachWarnings
 
     private static IEnumerable<LadderWarning> NewSoundEach(Ladder ladder)
     {
-        var needed = Sounds([.. ladder.Rungs.SelectMany((r, i) => r.Correspondences.Select(c => new Taught(c, i)))]);
+        var needed = Sounds([.. ladder.Rungs.SelectMany((r, i) => r.Correspondences.Select(c => new Placed(c, i)))]);
         var seen = new HashSet<string>();
         for (var rung = 0; rung < ladder.Rungs.Length && !needed.IsSubsetOf(seen); rung++)
         {
@@ -100,7 +100,7 @@ internal static class ApproachWarnings
         }
     }
 
-    private static IEnumerable<LadderWarning> ShortBeforeLong(List<Taught> order)
+    private static IEnumerable<LadderWarning> ShortBeforeLong(List<Placed> order)
     {
         if (
             order.FirstOrDefault(t => t.What.IsVowel && !ShortVowels.Contains(t.What.Notation))
@@ -125,7 +125,7 @@ internal static class ApproachWarnings
             yield return Broken(first.Rung, "short-before-long", letter.What.ReferenceNotation);
     }
 
-    private static IEnumerable<LadderWarning> SplitsBeforePairs(List<Taught> order)
+    private static IEnumerable<LadderWarning> SplitsBeforePairs(List<Placed> order)
     {
         if (order.FirstOrDefault(t => IsPair(t)) is not { What: not null } pair)
             yield break;
@@ -133,16 +133,16 @@ internal static class ApproachWarnings
             yield return Broken(pair.Rung, "splits-before-pairs", late.What.ReferenceNotation);
     }
 
-    private static bool IsSplit(Taught taught) => taught.What.Grapheme.Kind == GraphemeKind.SplitDigraph;
+    private static bool IsSplit(Placed taught) => taught.What.Grapheme.Kind == GraphemeKind.SplitDigraph;
 
-    private static bool IsPair(Taught taught) =>
+    private static bool IsPair(Placed taught) =>
         taught.IsTeam
         && !IsSplit(taught)
         && !taught.What.KeepsR
         && taught.Letters.All(c => "aeiouwyghl".Contains(c, StringComparison.Ordinal))
         && taught.Letters is not ("le" or "al");
 
-    private static IEnumerable<LadderWarning> ArAndOrFirst(List<Taught> order)
+    private static IEnumerable<LadderWarning> ArAndOrFirst(List<Placed> order)
     {
         if (order.FirstOrDefault(t => t.What.Notation is "er=ɜː" or "ir=ɜː" or "ur=ɜː") is not { What: not null } first)
             yield break;
@@ -156,7 +156,7 @@ internal static class ApproachWarnings
     }
 
     /// <summary>The sounds that the ladder ever spells and that need a spelling early.</summary>
-    private static HashSet<string> Sounds(List<Taught> order) =>
+    private static HashSet<string> Sounds(List<Placed> order) =>
         [
             .. order
                 .Where(t => t.What.Sounds.Length == 1)

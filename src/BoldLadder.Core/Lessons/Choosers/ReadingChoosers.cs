@@ -56,12 +56,7 @@ internal static class ReadingChoosers
                 ItemMaker.OfWord(
                     id,
                     w,
-                    [
-                        .. WordChoice
-                            .Explain(work.Request, w)
-                            .Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)),
-                        Reason.Of("met-before"),
-                    ]
+                    [.. WordChoice.Explain(work.Request, w).Where(Reason.IsUse), Reason.Of("met-before")]
                 )
             );
 

@@ -196,11 +196,7 @@ public static class OwnItems
             Reasons:
             [
                 Reason.Of("by-hand"),
-                .. known is null
-                    ? []
-                    : WordChoice
-                        .Explain(request, known)
-                        .Where(r => r.Code.StartsWith("uses", StringComparison.Ordinal)),
+                .. known is null ? [] : WordChoice.Explain(request, known).Where(Reason.IsUse),
                 Reason.Of("taps", cut.Taps.ToString(CultureInfo.InvariantCulture)),
             ],
             Meaning: known is null ? null : ItemMaker.MeaningFor(request, known)

@@ -122,12 +122,7 @@ public static class Pace
         if (part is null || longest is null)
             return null;
         var victim = longest.Items.LastOrDefault(i =>
-            !i.Kept
-            && !(
-                i is WordItem w
-                && kind == PartKind.Practise
-                && w.Reasons.Any(r => r.Code.StartsWith("uses", StringComparison.Ordinal))
-            )
+            !i.Kept && !(i is WordItem w && kind == PartKind.Practise && w.Reasons.Any(Reason.IsUse))
         ) ?? longest.Items.LastOrDefault(i => !i.Kept);
         if (victim is null)
             return null;
