@@ -16,7 +16,7 @@ await page.goto(`${address}/sign-in`);
 await page.getByLabel('Email address').fill(email);
 await page.getByLabel('Password').fill(password);
 await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('button', { name: 'Sign out' }).waitFor();
+await page.locator('.top .dropdown-toggle').waitFor();
 await page.goto(`${address}/ladder`);
 await page.getByRole('button', { name: 'New ladder' }).click();
 await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Measured');

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using System.IO.Compression;
 using System.Net;
 using BoldLadder.School.Groups;
 using BoldLadder.School.Lessons;
@@ -133,6 +134,21 @@ public sealed class QueryCountTests : IAsyncLifetime
         );
         await lead.Send(HttpMethod.Delete, "/api/session");
         await TestClient.Problem(await lead.Send(HttpMethod.Get, Path("groups")), HttpStatusCode.Unauthorized);
+    }
+
+    [Fact]
+    public async Task A_long_answer_is_sent_packed_to_who_takes_it_so_and_says_the_same()
+    {
+        await KeepAnswers();
+        await lead.Open(school.Otters, TestSchool.Today);
+        var path = Path($"groups/{school.Otters}/lessons/{TestSchool.Today:yyyy-MM-dd}");
+        var plain = await (await lead.Send(HttpMethod.Get, path)).Content.ReadAsStringAsync();
+        var packed = await lead.Send(HttpMethod.Get, path, takes: "gzip");
+        Assert.Equal("gzip", Assert.Single(packed.Content.Headers.ContentEncoding));
+        await using var gzip = new GZipStream(await packed.Content.ReadAsStreamAsync(), CompressionMode.Decompress);
+        Assert.Equal(plain, await new StreamReader(gzip).ReadToEndAsync());
+        var refused = await lead.Send(HttpMethod.Get, path, takes: "gzip;q=0");
+        Assert.Empty(refused.Content.Headers.ContentEncoding);
     }
 
     private async Task KeepAnswers()

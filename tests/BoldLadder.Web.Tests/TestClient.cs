@@ -32,7 +32,8 @@ public sealed class TestClient(HttpClient http, TestSchool school)
         string? raw = null,
         int? version = null,
         bool withToken = true,
-        string? stamp = null
+        string? stamp = null,
+        string? takes = null
     )
     {
         using var request = new HttpRequestMessage(method, path);
@@ -46,6 +47,8 @@ public sealed class TestClient(HttpClient http, TestSchool school)
             );
         if ((stamp ?? version?.ToString(CultureInfo.InvariantCulture)) is { } seen)
             request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{seen}\""));
+        if (takes is not null)
+            request.Headers.Add("Accept-Encoding", takes);
         if (method != HttpMethod.Get && withToken)
         {
             request.Headers.Add("X-XSRF-TOKEN", await Token());

@@ -15,7 +15,6 @@ namespace BoldLadder.Web.Schools;
 public sealed class KeptAnswers(WorkCache cache, IOptions<JsonOptions> json, IConfiguration configuration)
 {
     private const int MostKilobytes = 512;
-    private const string Json = "application/json; charset=utf-8";
     private readonly bool verify = configuration.GetValue("VerifyKept", false);
 
     /// <summary>The answer that was kept, or the one that is made now and kept if it is a success with a
@@ -27,9 +26,9 @@ public sealed class KeptAnswers(WorkCache cache, IOptions<JsonOptions> json, ICo
     )
     {
         var key = (nameof(KeptAnswers), asked);
-        var known = cache.Find<byte[]>(key, state);
+        var known = cache.Find<KeptAnswer>(key, state);
         if (known is not null && !verify)
-            return TypedResults.Bytes(known, Json);
+            return known;
         var made = await make();
         var result = made is INestedHttpResult nested ? nested.Result : made;
         if (result is not IResult and not null)
@@ -37,12 +36,12 @@ public sealed class KeptAnswers(WorkCache cache, IOptions<JsonOptions> json, ICo
         if (result is not (IValueHttpResult { Value: { } value } and IStatusCodeHttpResult { StatusCode: 200 }))
             return made;
         var bytes = JsonSerializer.SerializeToUtf8Bytes(value, value.GetType(), json.Value.SerializerOptions);
-        if (known is not null && !bytes.AsSpan().SequenceEqual(known))
+        if (known is not null && !bytes.AsSpan().SequenceEqual(known.Json))
             throw new InvalidOperationException(
                 $"{asked.Address} is answered otherwise in the same state of the school."
             );
         if (bytes.Length <= MostKilobytes * 1024)
-            cache.Newest(key, state, bytes.Length / 1024 + 1, () => bytes);
-        return TypedResults.Bytes(bytes, Json);
+            cache.Newest(key, state, bytes.Length / 1024 + 1, () => new KeptAnswer(bytes));
+        return TypedResults.Bytes(bytes, KeptAnswer.Type);
     }
 }

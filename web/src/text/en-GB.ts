@@ -1,3 +1,4 @@
+import type { MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import app from '../../../text/en-GB/app.json';
 import type audit from '../../../text/en-GB/audit.json';
 import type ladder from '../../../text/en-GB/ladder.json';
@@ -9,9 +10,12 @@ type Messages = typeof app & typeof audit & typeof ladder & typeof lesson & type
 
 export type MessageKey = keyof Messages;
 
+/** A sentence as it is, or one with values as it was read when the front end was built (vite.config.ts). */
+export type Message = string | MessageFormatElement[];
+
 /**
  * Every sentence and label of the screens, as ICU messages: the files that the server reads, too
  * (src/BoldLadder.Wording). What every page says is here from the start, the rest comes with what is behind the door
  * (all.ts).
  */
-export const messages: Partial<Record<MessageKey, string>> = { ...app };
+export const messages: Partial<Record<MessageKey, Message>> = { ...app };

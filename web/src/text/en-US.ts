@@ -1,5 +1,5 @@
 import differing from '../../../text/en-US.json';
-import type { MessageKey } from './en-GB';
+import type { Message, MessageKey } from './en-GB';
 
 /** Where American wording differs; everything else is as in en-GB. */
-export const american: Partial<Record<MessageKey, string>> = differing;
+export const american: Partial<Record<MessageKey, Message>> = differing;

@@ -16,9 +16,10 @@ export function setLanguage(next: string) {
 
 /** A sentence of the catalogue with its values filled in. */
 export function text(key: MessageKey, values: Record<string, string | number> = {}): string {
+  const message = (language === 'en-US' ? american[key] : undefined) ?? messages[key] ?? key;
+  if (typeof message === 'string') return renamed(key, message);
   let format = formats.get(key);
   if (!format) {
-    const message = (language === 'en-US' ? american[key] : undefined) ?? messages[key] ?? key;
     format = new IntlMessageFormat(message, language);
     formats.set(key, format);
   }
