@@ -25,6 +25,8 @@ export async function signIn(page: Page, who: Who = 'lead') {
 export async function fromAccount(page: Page, item: string) {
   await account(page).click();
   await page.getByRole('button', { name: item, exact: true }).click();
+  // The page leaves for the door by itself: going there at the same time would end one of the two.
+  if (item.startsWith('Sign out')) await page.waitForURL(/\/sign-in/);
 }
 
 const account = (page: Page) => page.locator('.top .dropdown-toggle');

@@ -124,7 +124,7 @@ export function LadderHead({
           )}
         </span>
       </div>
-      <div className="d-flex flex-wrap row-gap-2 column-gap-3 align-items-center justify-content-between quiet small">
+      <div className="d-flex flex-wrap row-gap-2 column-gap-3 align-items-center justify-content-between quiet small mt-2">
         {last && (
           <span>
             {text('ladder.summary', { rungs: view.rungs.length, words: last.readable })} ·{' '}

@@ -129,7 +129,7 @@ export const RungRow = memo(function RungRow({
         )}
         {warnings > 0 && (
           <span
-            className="border text-warning-emphasis bg-white rounded-pill py-0 px-2 small flag-warning fw-bold"
+            className="border text-warning-emphasis bg-warning-subtle rounded-pill py-0 px-2 small flag-warning fw-bold"
             title={text('ladder.warnings', { count: warnings })}
           >
             ! {warnings}

@@ -110,7 +110,7 @@ export function CloseDialog({ view, close, onHide }: Props) {
             <button
               key={card.correspondence}
               type="button"
-              className="chip d-inline-flex rounded-pill bg-white text-body align-items-center gap-1 py-1 px-3 me-1 mb-1 fs-5 literacy"
+              className="chip d-inline-flex rounded-pill text-body align-items-center gap-1 py-1 px-3 me-1 mb-1 fs-5 literacy"
               aria-pressed={wobbled.includes(card.correspondence)}
               onClick={() =>
                 setWobbled(

@@ -17,7 +17,7 @@ interface Props {
 
 /** Any item, as a lesson's page and its print show it. */
 export function ItemShown({ item, kind, broken = false, print = false }: Props) {
-  const card = `card-item rounded bg-white text-center literacy${broken ? ' broken' : ''}`;
+  const card = `card-item rounded text-center literacy${broken ? ' broken' : ''}`;
   switch (item.$type) {
     case 'card':
       if (kind === 'mouth-cue')
@@ -79,7 +79,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
         <span className="d-inline-flex align-items-center gap-2 me-3">
           <span>{saysText(item.sounds, item.keyWord)}</span>
           {item.graphemes.map((g) => (
-            <span key={g} className="card-item rounded bg-white text-center literacy">
+            <span key={g} className="card-item rounded text-center literacy">
               {g}
             </span>
           ))}

@@ -257,7 +257,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
           </fieldset>
           {save.error && <SaveProblem problem={save.error} onMine={setStamp} />}
           {lead && (
-            <p className={unsaved ? 'unsaved sticky-bottom py-2 px-3 bg-white border-top shadow' : 'py-2 m-0'}>
+            <p className={`save-bar py-2 px-3 border-top${unsaved ? ' sticky-bottom bg-white shadow' : ''}`}>
               <Button type="submit" disabled={save.isPending}>
                 {text('style.save')}
               </Button>{' '}
