@@ -24,8 +24,10 @@ if (args is ["memory"])
     var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
     foreach (var accent in Accent.All)
         _ = lexicon.Homophones(lexicon.Words[0], accent).Any();
+    var megabytes = (GC.GetTotalMemory(forceFullCollection: true) - before) / 1_000_000;
     Console.WriteLine(
-        $"The lexicon, three accents together, holds {(GC.GetTotalMemory(forceFullCollection: true) - before) / 1_000_000} MB ({lexicon.Words.Length} words, {lexicon.Names.Length} names)."
+        $"The lexicon, three accents together, holds {megabytes} MB "
+            + $"({lexicon.Words.Length} words, {lexicon.Names.Length} names)."
     );
     return;
 }

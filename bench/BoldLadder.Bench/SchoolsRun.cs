@@ -48,7 +48,8 @@ public static class SchoolsRun
         var after = GC.GetTotalMemory(forceFullCollection: true);
         GC.KeepAlive(kept);
         output.WriteLine(
-            $"{Schools} schools that ban {Bans} words each hold {(after - before) / 1000.0 / Schools:0} kB a school over the {before / 1_000_000} MB that all share."
+            $"{Schools} schools that ban {Bans} words each hold {(after - before) / 1000.0 / Schools:0} kB a school "
+                + $"over the {before / 1_000_000} MB that all share."
         );
 
         void Use(Materials with, WordsAlike near)

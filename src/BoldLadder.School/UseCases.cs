@@ -20,7 +20,10 @@ public static class UseCases
         services.AddScoped<Drafts>();
         services.AddScoped<Standings>();
         services.AddScoped<LessonShelf>();
+        services.AddScoped<GroupDays>();
+        services.AddScoped<LessonRequests>();
         services.AddScoped<LessonMaking>();
+        services.AddScoped<LessonReading>();
         foreach (
             var desk in typeof(UseCases)
                 .Assembly.GetExportedTypes()

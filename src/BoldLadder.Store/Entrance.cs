@@ -36,11 +36,13 @@ public sealed record Entrance(
         migration.Sql(
             """
             create function look_in(person uuid, session uuid, school uuid)
-                returns table (started_at timestamptz, seen_at timestamptz, security_stamp text, lockout_end timestamptz, role text, time_zone text, stamp uuid)
+                returns table (started_at timestamptz, seen_at timestamptz, security_stamp text,
+                    lockout_end timestamptz, role text, time_zone text, stamp uuid)
                 language plpgsql stable security definer set search_path = public, pg_temp as $$
             begin
                 -- In this language the plan is kept with the connection.
-                return query select e.started_at, e.seen_at, u.security_stamp, u.lockout_end, m.role::text, s.time_zone, c.stamp
+                return query
+                select e.started_at, e.seen_at, u.security_stamp, u.lockout_end, m.role::text, s.time_zone, c.stamp
                 from (select person as id) p
                 left join user_sessions e on e.id = session and e.user_id = p.id and e.ended_at is null
                 left join users u on u.id = e.user_id

@@ -13,7 +13,8 @@ public static class Erasure
     {
         migration.Sql(
             """
-            create function erase_child(child uuid) returns bigint language plpgsql security definer set search_path = public, pg_temp as $$
+            create function erase_child(child uuid) returns bigint
+                language plpgsql security definer set search_path = public, pg_temp as $$
             declare
                 school uuid := nullif(current_setting('app.school_id', true), '')::uuid;
                 person uuid := nullif(current_setting('app.user_id', true), '')::uuid;
@@ -21,20 +22,27 @@ public static class Erasure
                 gone bigint;
                 erased bigint := 0;
             begin
-                if not exists (select 1 from memberships where school_id = school and user_id = person and role = 'Lead') then
-                    raise exception 'Only a lead of the school erases a child.' using errcode = 'insufficient_privilege';
+                if not exists (
+                    select 1 from memberships where school_id = school and user_id = person and role = 'Lead'
+                ) then
+                    raise exception 'Only a lead of the school erases a child.'
+                        using errcode = 'insufficient_privilege';
                 end if;
                 for kept in
                     select c.relname from pg_class c join pg_namespace n on n.oid = c.relnamespace
                     where n.nspname = 'public' and c.relkind in ('r', 'p') and not c.relispartition
-                        and exists (select 1 from pg_attribute a where a.attrelid = c.oid and a.attname = 'child_id' and not a.attisdropped)
-                        and exists (select 1 from pg_attribute a where a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped)
+                        and exists (select 1 from pg_attribute a
+                            where a.attrelid = c.oid and a.attname = 'child_id' and not a.attisdropped)
+                        and exists (select 1 from pg_attribute a
+                            where a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped)
                 loop
-                    execute format('delete from %I where school_id = %L and child_id = %L', kept.relname, school, child);
+                    execute format(
+                        'delete from %I where school_id = %L and child_id = %L', kept.relname, school, child);
                     get diagnostics gone = row_count;
                     erased := erased + gone;
                 end loop;
-                insert into audit (school_id, id, user_id, at, action, subject) values (school, gen_random_uuid(), person, now(), 'child-erased', child);
+                insert into audit (school_id, id, user_id, at, action, subject)
+                    values (school, gen_random_uuid(), person, now(), 'child-erased', child);
                 return erased;
             end
             $$

@@ -22,7 +22,8 @@ public sealed class SchoolState : ISchoolOwned
     {
         migration.Sql(
             """
-            create function change_school() returns trigger language plpgsql security definer set search_path = public, pg_temp as $$
+            create function change_school() returns trigger
+                language plpgsql security definer set search_path = public, pg_temp as $$
             declare
                 school uuid := case when tg_op = 'DELETE' then old.school_id else new.school_id end;
                 told text := school || ' ' || pg_current_xact_id();

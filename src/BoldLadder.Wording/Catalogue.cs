@@ -65,8 +65,8 @@ public sealed class Catalogue
     private string Named(Enum code)
     {
         var name = JsonNamingPolicy.KebabCaseLower.ConvertName(code.ToString());
-        var key =
-            $"{JsonNamingPolicy.KebabCaseLower.ConvertName(code.GetType().Name).Replace("-kind", "", StringComparison.Ordinal)}.{name}";
+        var of = JsonNamingPolicy.KebabCaseLower.ConvertName(code.GetType().Name);
+        var key = $"{of.Replace("-kind", "", StringComparison.Ordinal)}.{name}";
         return Has(key) ? Message(key).With(FrozenDictionary<string, object>.Empty) : name;
     }
 

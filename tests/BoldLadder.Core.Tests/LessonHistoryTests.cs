@@ -109,7 +109,10 @@ public class LessonHistoryTests
         Assert.Equal(" /  / ", Facts(Closed(LessonOutcome.NotTaught)));
 
         static string Facts(TaughtFact fact) =>
-            $"{string.Join(' ', fact.Correspondences)} / {string.Join(' ', fact.Seen)} / {string.Join(' ', fact.Missed)}";
+            string.Join(
+                " / ",
+                new[] { fact.Correspondences, fact.Seen, fact.Missed }.Select(part => string.Join(' ', part))
+            );
     }
 
     [Fact]

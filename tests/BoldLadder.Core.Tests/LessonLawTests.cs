@@ -82,7 +82,11 @@ public class LessonLawTests
             );
             Assert.True(
                 problems.IsEmpty,
-                $"{where}: {string.Join("; ", problems.Select(p => $"{p.ItemId} {string.Join(' ', p.Reasons.Select(r => r.Arguments[0]))}"))}"
+                $"{where}: "
+                    + string.Join(
+                        "; ",
+                        problems.Select(p => $"{p.ItemId} {string.Join(' ', p.Reasons.Select(r => r.Arguments[0]))}")
+                    )
             );
             Assert.True(lesson.Minutes <= minutes, $"{where}: {lesson.Minutes} of {minutes} minutes");
             Assert.True(

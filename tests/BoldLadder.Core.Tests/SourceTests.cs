@@ -40,9 +40,9 @@ public class SourceTests
         && token.Span.IntersectsWith(at)
         && (
             token.IsKind(SyntaxKind.StringLiteralToken)
-            || token.Parent!.AncestorsAndSelf().Any(n => n is InterpolatedStringExpressionSyntax)
+            || token.IsKind(SyntaxKind.InterpolatedStringTextToken)
+            || token.IsKind(SyntaxKind.InterpolatedStringEndToken)
             || token.IsKind(SyntaxKind.SingleLineRawStringLiteralToken)
-            || token.IsKind(SyntaxKind.MultiLineRawStringLiteralToken)
             || token.GetPreviousToken() is var before
                 && before.Span.IntersectsWith(at)
                 && IsText(root, before.SpanStart)

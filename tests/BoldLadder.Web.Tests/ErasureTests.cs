@@ -20,7 +20,9 @@ public sealed class ErasureTests : IAsyncLifetime
             $"""
             create table evidence_probe (school_id uuid, child_id uuid, mark int);
             grant select, insert on evidence_probe to bold_app;
-            insert into evidence_probe values ('{school.School}', '{child}', 1), ('{school.School}', '{child}', 2), ('{school.School}', '{Guid.NewGuid()}', 3), ('{school.OtherSchool}', '{child}', 4)
+            insert into evidence_probe values
+                ('{school.School}', '{child}', 1), ('{school.School}', '{child}', 2),
+                ('{school.School}', '{Guid.NewGuid()}', 3), ('{school.OtherSchool}', '{child}', 4)
             """
         );
     }

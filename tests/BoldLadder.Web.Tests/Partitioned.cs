@@ -13,20 +13,23 @@ public static class Partitioned
         do $$
         declare
             owned text[] := array(select c.relname::text from pg_class c join pg_namespace n on n.oid = c.relnamespace
-                where n.nspname = 'public' and c.relkind = 'r' and exists (select 1 from pg_attribute a where a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped));
+                where n.nspname = 'public' and c.relkind = 'r' and exists (select 1 from pg_attribute a
+                    where a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped));
             keys text[] := '{}';
             rights text[] := '{}';
             one record;
             name text;
         begin
-            for one in select conrelid::regclass::text as holder, conname, pg_get_constraintdef(oid) as definition from pg_constraint
-                where contype = 'f' and (conrelid::regclass::text = any(owned) or confrelid::regclass::text = any(owned))
+            for one in select conrelid::regclass::text as holder, conname, pg_get_constraintdef(oid) as definition
+                from pg_constraint where contype = 'f'
+                    and (conrelid::regclass::text = any(owned) or confrelid::regclass::text = any(owned))
             loop
                 keys := keys || format('alter table %s add constraint %I %s', one.holder, one.conname, one.definition);
                 execute format('alter table %s drop constraint %I', one.holder, one.conname);
             end loop;
             for one in select * from pg_policies where schemaname = 'public' loop
-                rights := rights || format('create policy %I on %I for %s using (%s)', one.policyname, one.tablename, one.cmd, one.qual);
+                rights := rights || format(
+                    'create policy %I on %I for %s using (%s)', one.policyname, one.tablename, one.cmd, one.qual);
                 execute format('drop policy %I on %I', one.policyname, one.tablename);
             end loop;
             for one in select table_name, grantee, privilege_type from information_schema.role_table_grants
@@ -41,9 +44,13 @@ public static class Partitioned
             end loop;
             foreach name in array owned loop
                 execute format('alter table %I rename to %I', name, name || '_whole');
-                execute format('create table %I (like %I including defaults including constraints including indexes) partition by hash (school_id)', name, name || '_whole');
+                execute format(
+                    'create table %I (like %I including defaults including constraints including indexes)'
+                    || ' partition by hash (school_id)', name, name || '_whole');
                 for part in 0..3 loop
-                    execute format('create table %I partition of %I for values with (modulus 4, remainder %s)', name || '_' || part, name, part);
+                    execute format(
+                        'create table %I partition of %I for values with (modulus 4, remainder %s)',
+                        name || '_' || part, name, part);
                 end loop;
                 execute format('drop table %I', name || '_whole');
                 execute format('alter table %I enable row level security', name);

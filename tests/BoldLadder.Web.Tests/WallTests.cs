@@ -82,7 +82,8 @@ public sealed class WallTests : IAsyncLifetime
             school.Database,
             """
             create function fail() returns trigger language plpgsql as $$ begin raise exception 'gone'; end $$;
-            create constraint trigger gone after insert on ladder_changes deferrable initially deferred for each row execute function fail()
+            create constraint trigger gone after insert on ladder_changes
+                deferrable initially deferred for each row execute function fail()
             """
         );
         var all = begun.Rungs.Skip(3).Select(r => (LadderStep)new RemoveRung(r.Id)).ToList();
@@ -132,7 +133,8 @@ public sealed class WallTests : IAsyncLifetime
         var tables = await school.AsOwner(s =>
             s.Database.SqlQuery<string>(
                     $"""
-                    select c.table_name as "Value" from information_schema.columns c join pg_class t on t.relname = c.table_name
+                    select c.table_name as "Value" from information_schema.columns c
+                    join pg_class t on t.relname = c.table_name
                     where c.table_schema = 'public' and c.column_name = 'school_id' and not t.relrowsecurity
                         -- A partition is reached through its table alone: the app has no right on it.
                         and not (t.relispartition and not has_table_privilege('bold_app', t.oid, 'select'))
@@ -145,7 +147,9 @@ public sealed class WallTests : IAsyncLifetime
             s.Database.SqlQuery<string>(
                     $"""
                     select table_name || ' ' || privilege_type as "Value" from information_schema.role_table_grants
-                    where grantee = 'bold_app' and table_name in ('teaching_log', 'audit', 'lesson_changes', 'account_events') and privilege_type in ('UPDATE', 'DELETE', 'TRUNCATE')
+                    where grantee = 'bold_app'
+                        and table_name in ('teaching_log', 'audit', 'lesson_changes', 'account_events')
+                        and privilege_type in ('UPDATE', 'DELETE', 'TRUNCATE')
                     """
                 )
                 .ToListAsync()
@@ -162,7 +166,8 @@ public sealed class WallTests : IAsyncLifetime
                     select c.relname::text as "Value" from pg_class c
                     join pg_attribute a on a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped
                     where c.relkind in ('r', 'p') and not c.relispartition and c.relname <> 'school_states'
-                        and not exists (select 1 from pg_trigger t where t.tgrelid = c.oid and t.tgname = {SchoolState.Trigger})
+                        and not exists (select 1 from pg_trigger t
+                            where t.tgrelid = c.oid and t.tgname = {SchoolState.Trigger})
                     """
                 )
                 .ToListAsync()

@@ -65,7 +65,7 @@ public sealed record QuietDayView(DateOnly Date, string Kind);
 public sealed record RungWarning(string RungId, Reason Warning);
 
 /// <summary>The school's calendar, and ladders laid on it.</summary>
-public sealed class CalendarDesk(SchoolScope scope, LessonMaking making)
+public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
 {
     private const int MostTerms = 24;
     private const int MostClosed = 200;
@@ -121,7 +121,7 @@ public sealed class CalendarDesk(SchoolScope scope, LessonMaking making)
             .Where(g => g.LadderId == ladderId)
             .OrderBy(g => g.Name)
             .ToListAsync(scope.Stop);
-        foreach (var state in await making.States(groups))
+        foreach (var state in await groupDays.States(groups))
         {
             var (group, progress) = (state.Group, new Progress(ladder, state.Standing));
             var fit = CalendarFit.Of(

@@ -23,12 +23,12 @@ public sealed record GroupView(
 );
 
 /// <summary>The groups this person may see.</summary>
-public sealed class GroupDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
+public sealed class GroupDesk(SchoolScope scope, GroupDays groupDays, LessonShelf shelf)
 {
     public async Task<List<GroupView>> List()
     {
         var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
-        var states = await making.States(groups);
+        var states = await groupDays.States(groups);
         var next = states.ToDictionary(s => s.Group.Id, s => s.Calendar.OnOrAfter(scope.Today));
         var (ids, days) = (groups.ConvertAll(g => g.Id), next.Values.OfType<DateOnly>().Distinct().ToList());
         var lessons = (
@@ -52,7 +52,7 @@ public sealed class GroupDesk(SchoolScope scope, LessonMaking making, LessonShel
         var left = state.Days.Progress.Remaining.Length;
         var title = lesson?.Document.Title
             ?? (
-                date is { } open && state.IsAhead(open) && LessonMaking.Day(state, open).Rung is { } next
+                date is { } open && state.IsAhead(open) && state.On(open).Rung is { } next
                     ? TeachingDay.TitleOf(next)
                     : null
             );

@@ -37,7 +37,7 @@ public sealed record MatCell(string Notation, string Grapheme, string Sounds, st
 public sealed record MatWords(string Shape, IReadOnlyList<string> Words);
 
 /// <summary>The taught-so-far mat and the words for a day.</summary>
-public sealed class MatDesk(SchoolScope scope, LadderWork work, LessonMaking making)
+public sealed class MatDesk(SchoolScope scope, LadderWork work, GroupDays groupDays)
 {
     private const int MostNew = 36;
     private const int MostOfShape = 42;
@@ -49,7 +49,7 @@ public sealed class MatDesk(SchoolScope scope, LadderWork work, LessonMaking mak
         if (found.Refusal is { } unknown)
             return unknown;
         var group = found.Value;
-        var day = await making.Day(group, date);
+        var day = await groupDays.Day(group, date);
         var rung = day.Rung is { Kind: RungKind.Lesson } news ? news : null;
         var before = day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent);
         var after = rung is null ? before : before.With(rung.Correspondences, rung.Patterns);

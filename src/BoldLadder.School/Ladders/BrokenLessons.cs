@@ -13,7 +13,8 @@ public static class BrokenLessons
         Ladder ladder,
         Guid ladderId,
         SchoolScope scope,
-        LessonMaking making
+        GroupDays groupDays,
+        LessonRequests requests
     )
     {
         var groups = await scope
@@ -31,12 +32,12 @@ public static class BrokenLessons
         var broken = new List<BrokenLesson>();
         if (lessons.Count == 0)
             return broken;
-        foreach (var state in await making.States(groups.FindAll(g => lessons.Contains(g.Id))))
+        foreach (var state in await groupDays.States(groups.FindAll(g => lessons.Contains(g.Id))))
         {
-            var (group, follows) = (state.Group, making.State(state.Group, ladder, state.Calendar, state.Standing));
+            var (group, follows) = (state.Group, groupDays.State(state.Group, ladder, state.Calendar, state.Standing));
             foreach (var lesson in lessons[group.Id].Where(l => follows.IsAhead(l.Date)).OrderBy(l => l.Date))
             {
-                var (items, expected) = making.Judged(LessonMaking.Day(follows, lesson.Date), lesson);
+                var (items, expected) = requests.Judged(follows.On(lesson.Date), lesson);
                 if (items > 0 || expected is not null)
                     broken.Add(new BrokenLesson(group.Name, lesson.Date, lesson.Document.Title.Label, items, expected));
             }

@@ -13,7 +13,14 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Ladders;
 
 /// <summary>A ladder's draft: begun, changed, tried, undone, published. Leads only, but all may look.</summary>
-public sealed class DraftDesk(SchoolScope scope, Drafts drafts, LadderWork work, LessonMaking making, WordData shipped)
+public sealed class DraftDesk(
+    SchoolScope scope,
+    Drafts drafts,
+    LadderWork work,
+    GroupDays groupDays,
+    LessonRequests requests,
+    WordData shipped
+)
 {
     private const int MostSteps = 800;
 
@@ -178,7 +185,7 @@ public sealed class DraftDesk(SchoolScope scope, Drafts drafts, LadderWork work,
             Moves(moved.Lost),
             Moves(moved.Earlier),
             Moves(moved.Later),
-            await BrokenLessons.On(after, ladderId, scope, making)
+            await BrokenLessons.On(after, ladderId, scope, groupDays, requests)
         );
     }
 

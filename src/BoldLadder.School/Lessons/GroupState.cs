@@ -8,6 +8,9 @@ namespace BoldLadder.School.Lessons;
 /// <summary>A group with what its days follow from, read and worked out once.</summary>
 public sealed record GroupState(Group Group, Ladder Ladder, SchoolCalendar Calendar, Standing Standing, DaysAhead Days)
 {
+    /// <summary>A day after all that are closed.</summary>
+    public GroupDay On(DateOnly date) => new(Group, Days.On(date));
+
     /// <summary>
     /// True for a day after all that are closed. Where a clock or a zone was put back, even today may not be.
     /// </summary>

@@ -13,7 +13,13 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Lessons;
 
 /// <summary>A lesson laid out to be changed: what a command finds there, and what the planner needs for it.</summary>
-public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay day, StoredLesson lesson)
+public sealed class LessonBench(
+    SchoolScope scope,
+    LessonRequests requests,
+    LessonMaking making,
+    GroupDay day,
+    StoredLesson lesson
+)
 {
     private const int LongestReason = 200;
 
@@ -25,9 +31,9 @@ public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay
     /// <summary>The change that an undo or a redo took back; null for any other command.</summary>
     public int? Undoes { get; private set; }
 
-    public Task<LessonRequest> Request() => making.PlanningRequest(day, day.RungOf(lesson.Document), Seed);
+    public Task<LessonRequest> Request() => requests.ForPlanning(day, day.RungOf(lesson.Document), Seed);
 
-    public IReadOnlyList<ItemProblem> Problems(LessonRequest request) => making.Problems(lesson.Document, request);
+    public IReadOnlyList<ItemProblem> Problems(LessonRequest request) => requests.Problems(lesson.Document, request);
 
     public Answer<Lesson> WithActivity(string activityId, Func<Activity, Answer<Lesson>> change) =>
         Document.Find(activityId) is { } activity ? change(activity) : Refusal.Unusable("unknown-item");
@@ -49,7 +55,7 @@ public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay
     {
         if (day.Rung is null)
             return Refused.LadderClimbed;
-        var made = LessonPlanner.Plan(await making.PlanningRequest(day, day.Rung, Seed));
+        var made = LessonPlanner.Plan(await requests.ForPlanning(day, day.Rung, Seed));
         lesson.Stamp = making.Stamp(day, lesson.Stamp.Seed);
         return made;
     }
@@ -62,12 +68,12 @@ public sealed class LessonBench(SchoolScope scope, LessonMaking making, GroupDay
         if (ActivityFacts.Of(activity.Kind).Takes == TypedText.None)
             return Refusal.Unusable("takes-no-text");
         var inRevisit = Document.Parts.Single(p => p.Activities.Contains(activity)).Kind == PartKind.Revisit;
-        var (changed, verdicts) = OwnItems.Add(request, activity, inRevisit, typed, making.Places(day));
+        var (changed, verdicts) = OwnItems.Add(request, activity, inRevisit, typed, requests.Places(day));
         if (changed is not null)
             return Document.With(changed);
         return verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky)
             ? Refusal.Unusable("takes-single-words")
-            : Refusal.Unusable("not-readable").With("verdicts", LessonMaking.Verdicts(day, verdicts));
+            : Refusal.Unusable("not-readable").With("verdicts", LessonReading.Verdicts(day, verdicts));
     }
 
     /// <summary>Another group's lesson, as it is; what this group can't read is marked when it is shown.</summary>

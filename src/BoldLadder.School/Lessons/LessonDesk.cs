@@ -12,7 +12,14 @@ namespace BoldLadder.School.Lessons;
 /// Opening, changing and closing a lesson. A lesson is known by its id; group and date are only how the lesson of a day
 /// is found.
 /// </summary>
-public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
+public sealed class LessonDesk(
+    SchoolScope scope,
+    GroupDays groupDays,
+    LessonRequests requests,
+    LessonMaking making,
+    LessonReading reading,
+    LessonShelf shelf
+)
 {
     /// <summary>The lesson of the day, planned first where there is none: asking twice changes nothing.</summary>
     public async Task<Answer<LessonView>> Open(Guid groupId, DateOnly date)
@@ -20,15 +27,15 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         var found = await scope.Group(groupId);
         if (found.Refusal is { } unknown)
             return unknown;
-        var day = await making.Day(found.Value, date);
+        var day = await groupDays.Day(found.Value, date);
         if (!day.Calendar.IsTeachingDay(date))
             return Refusal.Unusable("outside-calendar");
         // Most often it is there already, and nobody has to wait for anyone.
         if (await Shown(groupId, date) is { } there)
-            return await making.View(there, day);
+            return await reading.View(there, day);
         await scope.Lock(groupId);
         if (await OfDay(groupId, date) is { } stored)
-            return await making.View(stored, day);
+            return await reading.View(stored, day);
         if (date < scope.Today)
             return Refusal.Unusable("day-is-past").About("lesson");
         if (day.Rung is null)
@@ -37,7 +44,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         scope.Store.Lessons.Add(lesson);
         scope.Audit("lesson-planned", lesson.Id);
         await scope.Save();
-        return await making.View(lesson, day);
+        return await reading.View(lesson, day);
     }
 
     /// <summary>The lesson of the day, if there is one.</summary>
@@ -47,7 +54,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         if (found.Refusal is { } unknown)
             return unknown;
         return await Shown(groupId, date) is { } stored
-            ? await making.View(stored, await making.Day(found.Value, date))
+            ? await reading.View(stored, await groupDays.Day(found.Value, date))
             : Refused.NoLesson;
     }
 
@@ -57,7 +64,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         if (found.Refusal is { } unknown)
             return unknown;
         var (group, lesson) = found.Value;
-        return await making.View(lesson, await making.Day(group, lesson.Date));
+        return await reading.View(lesson, await groupDays.Day(group, lesson.Date));
     }
 
     /// <summary>Carries a command out on the version that was seen.</summary>
@@ -71,14 +78,14 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
             return stale;
         if (lesson.Status != LessonStatus.Planned)
             return Refusal.Conflict("lesson-closed");
-        var day = await making.Day(group, lesson.Date);
-        var (bench, stamp) = (new LessonBench(scope, making, day, lesson), lesson.Stamp);
+        var day = await groupDays.Day(group, lesson.Date);
+        var (bench, stamp) = (new LessonBench(scope, requests, making, day, lesson), lesson.Stamp);
         var changed = await command.On(bench);
         if (changed.Refusal is { } refusal)
             return refusal;
         making.Keep(lesson, changed.Value, stamp, command.Code, command.Subject, bench.Undoes);
         await scope.Save();
-        return await making.View(lesson, day);
+        return await reading.View(lesson, day);
     }
 
     /// <summary>
@@ -92,13 +99,13 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         if (text.Length > OwnItems.LongestText)
             return Refusal.Unusable("text-missing", ("most", OwnItems.LongestText));
         var (group, lesson) = found.Value;
-        var day = await making.Day(group, lesson.Date);
-        var request = making.Request(day, day.RungOf(lesson.Document), lesson.Stamp.Seed);
+        var day = await groupDays.Day(group, lesson.Date);
+        var request = requests.Of(day, day.RungOf(lesson.Document), lesson.Stamp.Seed);
         var (taught, tricky) =
             part == PartKind.Revisit ? (request.Before, request.TrickyBefore) : (request.After, request.TrickyToday);
-        return LessonMaking.Verdicts(
+        return LessonReading.Verdicts(
             day,
-            OwnItems.Judge(text, taught, tricky.ToHashSet(), scope.Words.Lexicon, making.Places(day))
+            OwnItems.Judge(text, taught, tricky.ToHashSet(), scope.Words.Lexicon, requests.Places(day))
         );
     }
 
@@ -113,7 +120,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
             .Where(e => e.LessonId == lesson.Id)
             .ToListAsync(scope.Stop);
         if (entries.Exists(e => e.Id == request.EntryId))
-            return await making.View(lesson, await making.Day(group, lesson.Date));
+            return await reading.View(lesson, await groupDays.Day(group, lesson.Date));
         if (await scope.Store.TeachingLog.AnyAsync(e => e.Id == request.EntryId, scope.Stop))
             return Refusal.Unusable("id-taken").About("closing");
         if (await Stale(lesson, seen) is { } stale)
@@ -133,7 +140,7 @@ public sealed class LessonDesk(SchoolScope scope, LessonMaking making, LessonShe
         await making.Close(lesson, request, entries);
         await scope.Save();
         await making.RenewNext(group, lesson.Date);
-        return await making.View(lesson, await making.Day(group, lesson.Date));
+        return await reading.View(lesson, await groupDays.Day(group, lesson.Date));
     }
 
     private Task<StoredLesson?> OfDay(Guid groupId, DateOnly date) =>

@@ -1,146 +1,19 @@
 using BoldLadder.Core.Ladders;
-using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
-using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Editing;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Spelling;
-using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
-using BoldLadder.Core.Texts;
 using BoldLadder.School.Schools;
-using BoldLadder.School.Work;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.School.Lessons;
 
-/// <summary>Turns a group and a date into a lesson, with what the store knows.</summary>
-public sealed class LessonMaking(SchoolScope scope, Standings standings)
+/// <summary>Makes lessons, keeps what is changed of them, closes them.</summary>
+public sealed class LessonMaking(SchoolScope scope, GroupDays groupDays, LessonRequests requests, Standings standings)
 {
     public const string Engine = "5";
-
-    public async Task<GroupDay> Day(Group group, DateOnly date) => await DayAt((await States([group]))[0], date);
-
-    /// <summary>Any day: one that lies before others that are closed already is seen as it was then.</summary>
-    public async Task<GroupDay> DayAt(GroupState state, DateOnly date) =>
-        Day(
-            state.IsAhead(date)
-                ? state
-                : State(
-                    state.Group,
-                    state.Ladder,
-                    state.Calendar,
-                    (await standings.Before(state.Group.Id, date)) with
-                    {
-                        Closed = state.Standing.Closed,
-                    }
-                ),
-            date
-        );
-
-    /// <summary>Groups with what their days follow from, in as many queries for many as for one.</summary>
-    public async Task<IReadOnlyList<GroupState>> States(IReadOnlyCollection<Group> groups)
-    {
-        var ladders = await scope.Ladders(groups.Select(g => (g.LadderId, g.LadderVersion)).Distinct());
-        var standing = await standings.Of([.. groups.Select(g => g.Id)]);
-        var states = new List<GroupState>();
-        foreach (var group in groups)
-            states.Add(
-                State(
-                    group,
-                    ladders[(group.LadderId, group.LadderVersion)],
-                    await scope.Calendar(group),
-                    standing[group.Id]
-                )
-            );
-        return states;
-    }
-
-    /// <summary>A group as it would be on a ladder: its own, or a draft of it.</summary>
-    public GroupState State(Group group, Ladder ladder, SchoolCalendar calendar, Standing standing) =>
-        new(
-            group,
-            ladder,
-            calendar,
-            standing,
-            new DaysAhead(ladder, calendar, standing, standing.FirstOpen(scope.Today), scope.Way, scope.Words.Lexicon)
-        );
-
-    /// <summary>A day after all that are closed.</summary>
-    public static GroupDay Day(GroupState state, DateOnly date) => new(state.Group, state.Days.On(date));
-
-    /// <summary>
-    /// The request for making something of a lesson: with what the group's last lessons showed, its pace, and the
-    /// school's own templates and phrases.
-    /// </summary>
-    public async Task<LessonRequest> PlanningRequest(GroupDay day, Rung rung, long seed)
-    {
-        var history = await History(day.Group, day.Date);
-        var weekday = SchoolWeekday.Of(day.Date);
-        var templates = await scope
-            .Store.LessonTemplates.AsNoTracking()
-            .Where(t => t.Weekday == null || t.Weekday == weekday)
-            .ToListAsync(scope.Stop);
-        var phrases = await scope
-            .Store.TeachingNotes.Where(n => n.Phrase != "")
-            .ToDictionaryAsync(n => n.Subject, n => n.Phrase, scope.Stop);
-        var request = Request(day, rung, seed);
-        return request with
-        {
-            Memory = request.Memory.With(history),
-            Pace = history.Pace,
-            Templates = [.. templates.OrderBy(t => t.Weekday is null).Select(t => t.Document)],
-            Phrases = phrases,
-        };
-    }
-
-    /// <summary>What the group's last lessons before a day showed.</summary>
-    private async Task<LessonHistory> History(Group group, DateOnly date)
-    {
-        var lessons = await scope
-            .DailyLessons.AsNoTracking()
-            .Where(l => l.GroupId == group.Id && l.Date < date && l.Status != LessonStatus.NotTaught)
-            .OrderByDescending(l => l.Date)
-            .Take(LessonHistory.Lessons)
-            .ToListAsync(scope.Stop);
-        return LessonHistory.Of(
-            [.. lessons.Select(l => new ShownLesson(l.Document, l.Words, OutcomeOf(l.Status), l.StoppedAt))],
-            group.LessonMinutes
-        );
-    }
-
-    private static LessonOutcome? OutcomeOf(LessonStatus status) =>
-        status switch
-        {
-            LessonStatus.Taught => LessonOutcome.Taught,
-            LessonStatus.Stopped => LessonOutcome.Stopped,
-            LessonStatus.NotTaught => LessonOutcome.NotTaught,
-            _ => null,
-        };
-
-    /// <summary>
-    /// The request for a rung on a day, as far as checking needs it; the rung may differ from the expected one for a
-    /// lesson planned earlier.
-    /// </summary>
-    public LessonRequest Request(GroupDay day, Rung rung, long seed) =>
-        new(
-            Before: day.Progress.Before(day.Ahead, scope.Leniencies, scope.Accent),
-            Today: rung,
-            Materials: scope.Words.Materials,
-            TrickyBefore: day.Progress.TrickyBefore(day.Ahead),
-            Memory: day.Progress.MemoryAt(day.Ahead),
-            Minutes: day.Group.LessonMinutes,
-            Seed: seed
-        )
-        {
-            MadeUpInLessons = scope.Style.MadeUpWords == MadeUpWords.InLessons,
-            MeaningsInLessons = scope.Style.Meanings,
-            Release = scope.Style.Release is { IDo: 0, WeDo: 0, YouDo: 0 }
-                ? null
-                : new ReleaseSteps(scope.Style.Release.IDo, scope.Style.Release.WeDo, scope.Style.Release.YouDo),
-            Avoid = day.Group.Avoid.ToHashSet(),
-        };
 
     /// <summary>A new planned lesson for the day, not yet saved.</summary>
     public async Task<StoredLesson> Plan(GroupDay day, Rung rung)
@@ -155,7 +28,7 @@ public sealed class LessonMaking(SchoolScope scope, Standings standings)
             Date = day.Date,
             RungId = "",
             Kind = SessionKind.Lesson,
-            Document = LessonPlanner.Plan(await PlanningRequest(day, rung, seed)),
+            Document = LessonPlanner.Plan(await requests.ForPlanning(day, rung, seed)),
             Version = 1,
             Status = LessonStatus.Planned,
             Stamp = Stamp(day, seed),
@@ -220,14 +93,14 @@ public sealed class LessonMaking(SchoolScope scope, Standings standings)
             .FirstOrDefaultAsync(scope.Stop);
         if (next is null || (await ChangedByHand([next.Id])).Count > 0)
             return;
-        var day = await Day(group, next.Date);
+        var day = await groupDays.Day(group, next.Date);
         if (day.Rung is null)
             return;
         var stamp = next.Stamp;
         next.Stamp = Stamp(day, stamp.Seed);
         Keep(
             next,
-            LessonPlanner.Plan(await PlanningRequest(day, day.Rung, stamp.Seed)),
+            LessonPlanner.Plan(await requests.ForPlanning(day, day.Rung, stamp.Seed)),
             stamp,
             LessonCommand.CodeOf(typeof(PlanAgain))
         );
@@ -373,106 +246,6 @@ public sealed class LessonMaking(SchoolScope scope, Standings standings)
                 .Distinct()
                 .Order(StringComparer.Ordinal),
         ];
-    }
-
-    /// <summary>What of a document can't be read on the day of the request.</summary>
-    public IReadOnlyList<ItemProblem> Problems(Lesson document, LessonRequest request) =>
-        LessonCheck.Problems(
-            document,
-            request.Before,
-            request.After,
-            request.TrickyToday.ToHashSet(),
-            scope.Words.Lexicon
-        );
-
-    /// <summary>
-    /// How many items of a planned lesson can't be read on its day, and what the group comes to instead when it is
-    /// something else.
-    /// </summary>
-    public (int Broken, string? Expected) Judged(GroupDay day, StoredLesson lesson) =>
-        (
-            Problems(lesson.Document, Request(day, day.RungOf(lesson.Document), lesson.Stamp.Seed)).Count,
-            day.Rung is { } due && due.Id != lesson.Document.Title.Rung ? TeachingDay.TitleOf(due).Label : null
-        );
-
-    /// <summary>Where on the group's ladder words become readable.</summary>
-    public SentencePlaces Places(GroupDay day) => new(day.Ladder, scope.Leniencies, scope.Accent);
-
-    public static List<VerdictView> Verdicts(GroupDay day, IEnumerable<OwnVerdict> verdicts)
-    {
-        WhenView? When(int? rung) =>
-            rung is >= 0 and var at
-                ? new WhenView(
-                    day.Ladder.Rungs[at].Label,
-                    day.Fit.Rungs.FirstOrDefault(r => r.Rung.Id == day.Ladder.Rungs[at].Id).Date
-                )
-                : null;
-        return
-        [
-            .. verdicts.Select(v => new VerdictView(
-                Written: v.Written,
-                Status: v.Status,
-                Graphemes: v.Segmentation?.Graphemes,
-                Phonemes: v.Segmentation?.Phonemes,
-                Needs: [.. v.Needs.Distinct().Select(n => new NeedView(n.ToString(), When(day.Ladder.WhenTaught(n))))],
-                Readable: v.Status == OwnStatus.NotYet ? When(v.Rung) : null,
-                Twin: v.Twin
-            )),
-        ];
-    }
-
-    public async Task<LessonView> View(StoredLesson lesson, GroupDay day)
-    {
-        var planned = lesson.Status == LessonStatus.Planned;
-        var title = lesson.Document.Title;
-        var problems = planned
-            ? Problems(lesson.Document, Request(day, day.RungOf(lesson.Document), lesson.Stamp.Seed))
-            : [];
-        var own =
-            planned && lesson.Version > 1
-                ? await scope
-                    .Store.LessonChanges.Where(c => c.LessonId == lesson.Id && c.UserId == scope.UserId)
-                    .OrderBy(c => c.Version)
-                    .Select(c => new Undoable(c.Version, c.Undoes))
-                    .ToListAsync(scope.Stop)
-                : [];
-        var (undo, redo) = UndoStacks.Of(own);
-        return new LessonView(
-            Id: lesson.Id,
-            GroupId: lesson.GroupId,
-            GroupName: day.Group.Name,
-            Date: lesson.Date,
-            IsToday: lesson.Date == scope.Today,
-            Previous: await Previous(day),
-            Next: day.Calendar.OnOrAfter(lesson.Date.AddDays(1)),
-            RungId: title.Rung,
-            RungLabel: title.Label,
-            Stage: title.Stage,
-            LessonMinutes: day.Group.LessonMinutes,
-            Minutes: lesson.Minutes,
-            Version: lesson.Version,
-            Status: lesson.Status,
-            StoppedAt: lesson.StoppedAt,
-            Lesson: lesson.Document,
-            Problems: problems,
-            ExpectedRung: planned && day.Rung is { } expected && expected.Id != title.Rung
-                ? TeachingDay.TitleOf(expected).Label
-                : null,
-            CanUndo: undo is not null,
-            CanRedo: redo is not null
-        );
-    }
-
-    /// <summary>The teaching day before, unless it is past and no lesson was kept of it.</summary>
-    private async Task<DateOnly?> Previous(GroupDay day)
-    {
-        if (day.Calendar.Before(day.Date) is not { } before)
-            return null;
-        return
-            before >= scope.Today
-            || await scope.DailyLessons.AnyAsync(l => l.GroupId == day.Group.Id && l.Date == before, scope.Stop)
-            ? before
-            : null;
     }
 
     private static long SeedOf(Guid group, DateOnly date) =>

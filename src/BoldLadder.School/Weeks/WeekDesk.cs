@@ -51,7 +51,13 @@ public sealed record WeekDayView(
 );
 
 /// <summary>The week screen, and what to have ready for some days.</summary>
-public sealed class WeekDesk(SchoolScope scope, LessonMaking making, LessonShelf shelf)
+public sealed class WeekDesk(
+    SchoolScope scope,
+    GroupDays groupDays,
+    LessonRequests requests,
+    LessonMaking making,
+    LessonShelf shelf
+)
 {
     private const int MostWeeks = 2;
     private const int MostDays = 14;
@@ -95,7 +101,7 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making, LessonShelf
             monday,
             days,
             [
-                .. (await making.States(all)).Select(s =>
+                .. (await groupDays.States(all)).Select(s =>
                     Week(s, days, byGroup[s.Group.Id].ToDictionary(l => l.Date), edited)
                 ),
             ]
@@ -130,9 +136,7 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making, LessonShelf
         if (lesson is null)
         {
             var comes =
-                !isPast && state.IsAhead(date) && state.Calendar.IsTeachingDay(date)
-                    ? LessonMaking.Day(state, date).Rung
-                    : null;
+                !isPast && state.IsAhead(date) && state.Calendar.IsTeachingDay(date) ? state.On(date).Rung : null;
             return new WeekDayView(
                 Date: date,
                 Label: comes is null ? null : TeachingDay.TitleOf(comes).Label,
@@ -149,7 +153,7 @@ public sealed class WeekDesk(SchoolScope scope, LessonMaking making, LessonShelf
         var (broken, expected) =
             isPast || lesson.Status != LessonStatus.Planned || !state.IsAhead(date)
                 ? (0, null)
-                : making.Judged(LessonMaking.Day(state, date), lesson);
+                : requests.Judged(state.On(date), lesson);
         return new WeekDayView(
             Date: date,
             Label: lesson.Document.Title.Label,

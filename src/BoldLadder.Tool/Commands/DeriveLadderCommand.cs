@@ -102,6 +102,8 @@ public static class DeriveLadderCommand
             .Select(g => (Rung: g.Key, Most: g.Max(m => m.Move)))
             .OrderByDescending(m => m.Most)
             .ToList();
-        return $"{id}: {times} times, a rung moves by {moved.Average(m => m.Move):0.0} places on average, at most by {far[0].Most}: {string.Join(", ", far.Take(8).Select(m => $"{m.Rung} {m.Most}"))}";
+        var farthest = string.Join(", ", far.Take(8).Select(m => $"{m.Rung} {m.Most}"));
+        return $"{id}: {times} times, a rung moves by {moved.Average(m => m.Move):0.0} places on average, "
+            + $"at most by {far[0].Most}: {farthest}";
     }
 }

@@ -85,7 +85,8 @@ public static class FactsCommand
         var rule = RuleOfThumb.All.FirstOrDefault(r => r.Id == asked);
         if (rule is null && asked != "own")
             throw new UsageException(
-                $"bold facts: --rule takes one of: {string.Join(", ", RuleOfThumb.All.Select(r => r.Id))}; or own, with what it claims on standard input, like ea=iː, a line each."
+                $"bold facts: --rule takes one of: {string.Join(", ", RuleOfThumb.All.Select(r => r.Id))}; "
+                    + "or own, with what it claims on standard input, like ea=iː, a line each."
             );
         rule ??= RuleOfThumb.Claim([.. session.Correspondences(accent)], accent);
         var json = arguments.Has("--json");

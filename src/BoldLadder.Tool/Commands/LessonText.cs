@@ -12,10 +12,11 @@ internal static class LessonText
     public static string Of(LessonRequest request, Lesson lesson)
     {
         var text = new StringBuilder();
-        text.Append(
-            CultureInfo.InvariantCulture,
-            $"## {request.Today.Label}\n\n{lesson.Minutes} of {request.Minutes} minutes. New: {(lesson.Target.Length + lesson.Patterns.Length == 0 ? "nothing" : string.Join(", ", lesson.Target.Concat(lesson.Patterns)))}{(request.Today.Tricky.IsEmpty ? "" : $"; tricky: {string.Join(", ", request.Today.Tricky)}")}.\n"
-        );
+        var fresh = lesson.Target.Concat(lesson.Patterns).DefaultIfEmpty("nothing");
+        var tricky = request.Today.Tricky.IsEmpty ? "" : $"; tricky: {string.Join(", ", request.Today.Tricky)}";
+        text.Append(CultureInfo.InvariantCulture, $"## {request.Today.Label}\n\n");
+        text.Append(CultureInfo.InvariantCulture, $"{lesson.Minutes} of {request.Minutes} minutes. ");
+        text.Append(CultureInfo.InvariantCulture, $"New: {string.Join(", ", fresh)}{tricky}.\n");
         foreach (var note in lesson.Notes)
             text.Append(CultureInfo.InvariantCulture, $"Note: {note.Code} {string.Join(' ', note.Arguments)}.\n");
         foreach (var part in lesson.Parts)
@@ -23,15 +24,14 @@ internal static class LessonText
             text.Append(CultureInfo.InvariantCulture, $"\n**{part.Kind}** ({(part.Seconds + 30) / 60} min)\n\n");
             foreach (var activity in part.Activities)
             {
-                text.Append(
-                    CultureInfo.InvariantCulture,
-                    $"- {activity.Kind.Code()}: {string.Join(activity.Items.Any(i => i is SentenceItem or ClueItem or LineItem) ? " / " : ", ", activity.Items.Select(Of))}\n"
-                );
-                if (activity.Levels is { } levels)
-                    text.Append(
-                        CultureInfo.InvariantCulture,
-                        $"  - support: {string.Join(", ", levels.Support.Select(Of))}; stretch: {string.Join(", ", levels.Stretch.Select(Of))}\n"
-                    );
+                var between = activity.Items.Any(i => i is SentenceItem or ClueItem or LineItem) ? " / " : ", ";
+                var items = string.Join(between, activity.Items.Select(Of));
+                text.Append(CultureInfo.InvariantCulture, $"- {activity.Kind.Code()}: {items}\n");
+                if (activity.Levels is not { } levels)
+                    continue;
+                var (support, stretch) = (levels.Support.Select(Of), levels.Stretch.Select(Of));
+                text.Append(CultureInfo.InvariantCulture, $"  - support: {string.Join(", ", support)}; ");
+                text.Append(CultureInfo.InvariantCulture, $"stretch: {string.Join(", ", stretch)}\n");
             }
         }
         return text.ToString();
@@ -47,11 +47,17 @@ internal static class LessonText
             CardItem card => $"{card.Grapheme} /{card.Sounds}/"
                 + (
                     card.Positions is { } at
-                        ? $" start {at.Start}% {at.StartExample}, middle {at.Middle}% {at.MiddleExample}, end {at.End}% {at.EndExample}"
+                        ? $" start {at.Start}% {at.StartExample}, middle {at.Middle}% {at.MiddleExample}"
+                            + $", end {at.End}% {at.EndExample}"
                         : ""
                 ),
-            PatternItem pattern =>
-                $"{pattern.Pattern}: {string.Join("; ", (pattern.Examples ?? []).Select(e => $"{(e.Sounds.Length > 0 ? $"/{e.Sounds}/ " : "")}{string.Join(' ', e.Words)}"))}",
+            PatternItem pattern => $"{pattern.Pattern}: "
+                + string.Join(
+                    "; ",
+                    (pattern.Examples ?? []).Select(e =>
+                        (e.Sounds.Length > 0 ? $"/{e.Sounds}/ " : "") + string.Join(' ', e.Words)
+                    )
+                ),
             SentenceItem sentence => sentence.Text,
             MadeUpItem made => made.Word,
             GapItem gap => string.Join("", gap.Word.Select((c, i) => gap.Marks[i] == gap.Gap ? '_' : c))
@@ -71,8 +77,8 @@ internal static class LessonText
                     )
                 ),
             PictureItem picture => $"[picture of {picture.Word}] {string.Join('/', picture.Options)}",
-            TextItem shown =>
-                $"“{shown.Title}”: {string.Join(' ', shown.Sentences.Select(s => s.Text))} Questions: {string.Join(' ', shown.Questions)}",
+            TextItem shown => $"“{shown.Title}”: {string.Join(' ', shown.Sentences.Select(s => s.Text))}"
+                + $" Questions: {string.Join(' ', shown.Questions)}",
             CrosswordItem crossword => string.Join(
                 ", ",
                 crossword.Lines.Select(l =>

@@ -55,7 +55,9 @@ public static class LessonsCommand
                 .Select(i => (int)Math.Round(2 + (i * (ladder.Rungs.Length - 3.0) / (Samples - 1))))
                 .ToList();
             var content =
-                $"# Ten lessons of the ladder {id}\n\nMade by `./bold sample-lessons`; each is planned after all the lessons before it.\n\n{string.Join('\n', Of(ladder, materials, rungs, Minutes, 1))}";
+                $"# Ten lessons of the ladder {id}\n\n"
+                + "Made by `./bold sample-lessons`; each is planned after all the lessons before it.\n\n"
+                + string.Join('\n', Of(ladder, materials, rungs, Minutes, 1));
             var file = Path.Combine(folder, $"{id}.md");
             var same = File.Exists(file) && File.ReadAllText(file) == content;
             if (!check)

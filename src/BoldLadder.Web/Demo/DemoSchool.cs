@@ -226,8 +226,10 @@ public sealed class DemoSchool(
         {
             var scope = new SchoolScope(store, layers, cache, clock.On(date < today ? date : today));
             await scope.Enter(teacher, school);
-            var making = new LessonMaking(scope, new Standings(scope));
-            if (await making.Day(group, date) is not { Rung: { } rung } day)
+            var (standings, requests) = (new Standings(scope), new LessonRequests(scope));
+            var groupDays = new GroupDays(scope, standings);
+            var making = new LessonMaking(scope, groupDays, requests, standings);
+            if (await groupDays.Day(group, date) is not { Rung: { } rung } day)
                 continue;
             var lesson = await making.Plan(day, rung);
             store.Lessons.Add(lesson);

@@ -70,8 +70,12 @@ public sealed class SignIn(
             $"""
             insert into sign_in_tries as t (key, failed, waits_until) values ({key}, 1, clock_timestamp())
             on conflict (key) do update set
-                failed = case when t.waits_until < clock_timestamp() - make_interval(secs => {forgotten}) then 1 else t.failed + 1 end,
-                waits_until = clock_timestamp() + case when t.waits_until < clock_timestamp() - make_interval(secs => {forgotten}) or t.failed + 1 < {free} then interval '0'
+                failed = case
+                    when t.waits_until < clock_timestamp() - make_interval(secs => {forgotten}) then 1
+                    else t.failed + 1 end,
+                waits_until = clock_timestamp() + case
+                    when t.waits_until < clock_timestamp() - make_interval(secs => {forgotten})
+                        or t.failed + 1 < {free} then interval '0'
                     else make_interval(secs => least({most}, {first} * power(2, least(t.failed + 1 - {free}, 20)))) end
             where t.waits_until <= clock_timestamp()
             """

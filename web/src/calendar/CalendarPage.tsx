@@ -3,8 +3,6 @@ import { useState, type FormEvent } from 'react';
 import { Button, CloseButton, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { nowStale } from '../api/stale';
-import { laddersQuery, ladderQuery } from '../ladder/queries';
-import { mainLadder } from '../ladder/mainLadder';
 import { calendarQuery } from './queries';
 import { useFacts } from '../facts/facts';
 import { useSchool } from '../session/session';
@@ -13,8 +11,10 @@ import { SaveProblem } from '../shell/SaveProblem';
 import { useUnsaved } from '../shell/useUnsaved';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, stageText, teachingText, text, weekdayText } from '../text/text';
+import { dayText, text } from '../text/text';
 import { Chip } from '../shell/Chip';
+import { LessonDays } from './LessonDays';
+import { WhatChoice } from './WhatChoice';
 
 type Calendar = Schemas['CalendarSettings'];
 
@@ -246,7 +246,7 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
           <section className="panel">
             <h2>{text('calendar.groups')}</h2>
             {typed.groups.map((g) => (
-              <div key={g.groupId} className="group-pace">
+              <div key={g.groupId}>
                 <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
                   <strong className="label-name">{g.name}</strong>
                   <Form.Select
@@ -305,56 +305,4 @@ function daysFrom(first: string, last: string, lessonDays: ReadonlySet<number>):
     if (lessonDays.has(date.getUTCDay() || 7)) days.push(date.toISOString().slice(0, 10));
   }
   return days;
-}
-
-function LessonDays({
-  id,
-  days,
-  onChange,
-}: {
-  id: string;
-  days: readonly number[];
-  onChange: (days: number[]) => void;
-}) {
-  return (
-    <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
-      {[1, 2, 3, 4, 5, 6, 7].map((d) => (
-        <Form.Check
-          key={d}
-          id={`day-${id}-${d}`}
-          label={weekdayText(d)}
-          checked={days.includes(d)}
-          onChange={(e) => onChange(e.target.checked ? [...days, d].sort() : days.filter((other) => other !== d))}
-        />
-      ))}
-    </div>
-  );
-}
-
-/** What must be taught: a stretch of the school's first ladder, or one of its rungs. */
-function WhatChoice({ value, onChange }: { value: string; onChange: (what: string) => void }) {
-  const { school } = useSchool();
-  const ladders = useQuery(laddersQuery(school.id));
-  const first = mainLadder(ladders.data?.filter((l) => l.latestVersion > 0));
-  const ladder = useQuery(ladderQuery(school.id, first ? { ladderId: first.id, version: first.latestVersion } : null));
-  const stages = [...new Set(ladder.data?.rungs.map((r) => r.stage))];
-  const taught = [
-    ...new Set(ladder.data?.rungs.flatMap((r) => [...r.correspondences.map((c) => c.notation), ...r.patterns])),
-  ];
-  const known = stages.includes(value) || taught.includes(value);
-  return (
-    <Form.Select aria-label={text('calendar.what')} value={value} onChange={(e) => onChange(e.target.value)}>
-      {!known && <option value={value}>{teachingText(value)}</option>}
-      {stages.map((s) => (
-        <option key={s} value={s}>
-          {text('calendar.stage', { stage: stageText(s) })}
-        </option>
-      ))}
-      {taught.map((t) => (
-        <option key={t} value={t}>
-          {teachingText(t)}
-        </option>
-      ))}
-    </Form.Select>
-  );
 }

@@ -89,7 +89,7 @@ function Finder({
     </Form.Group>
   );
   return (
-    <section className="panel finder">
+    <section className="panel">
       <div className="finder-fields d-grid gap-2 align-items-end mb-3">
         {field('with', text('words.with'), text('words.withHelp'))}
         <Form.Group controlId="find-at">

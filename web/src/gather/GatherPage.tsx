@@ -118,7 +118,7 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
             )}
           </section>
           {g.sheets.map((sheet) => (
-            <section key={sheet.activityId + sheet.item.id} className="panel gather-sheet">
+            <section key={sheet.activityId + sheet.item.id} className="panel">
               <h2>
                 {text('gather.sheets')}: {textOf('activity', sheet.kind)}
               </h2>

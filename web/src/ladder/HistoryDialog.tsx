@@ -103,7 +103,7 @@ export function Difference({ ladder, from, to }: { ladder: Ladder; from: number;
   if (lines.isPending) return <Loading />;
   if (lines.error) return <ErrorNote problem={lines.error} />;
   return (
-    <ul className="difference">
+    <ul>
       {lines.data.length === 0 && <li className="quiet">{text('history.same')}</li>}
       {lines.data.map((line, i) => (
         <li key={i}>{lineText(line)}</li>

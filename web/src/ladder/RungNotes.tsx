@@ -38,7 +38,7 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
   const filled = FIELDS.filter((f) => kept[f] !== '');
   if (typed === null) {
     return (
-      <div className="rung-notes-own">
+      <div>
         {filled.map((f) => (
           <p key={f}>
             <span className="quiet">{textOf('notes', f)}:</span> {kept[f]}
@@ -62,7 +62,6 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
   }
   return (
     <Form
-      className="rung-notes-own"
       onSubmit={(event) => {
         event.preventDefault();
         const { subject: about, keyWord, phrase, mouthCue, formation } = typed;

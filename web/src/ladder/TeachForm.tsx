@@ -13,7 +13,7 @@ export function TeachForm({ rung, onDo }: { rung: Rung; onDo: (name: string, ste
   const teach = (correspondences: string[], patterns: string[]) =>
     onDo('teach', [{ $type: 'teach', id: rung.id, correspondences, patterns }]);
   return (
-    <div className="teach-form">
+    <div>
       <ul className="list-unstyled d-flex flex-wrap gap-2 my-2 mx-0" aria-label={text('edit.teaches')}>
         {rung.correspondences.map((c) => (
           <Chip

@@ -151,7 +151,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'text':
       return (
-        <div className={`text-item${broken ? ' broken' : ''}`}>
+        <div className={broken ? 'broken' : undefined}>
           <h4 className="literacy">{item.title}</h4>
           <p className="literacy reading-text">{item.sentences.map((s) => s.text).join(' ')}</p>
           <p className="mb-0">
@@ -169,7 +169,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
     case 'missing-word':
       return (
         <span className={`sentence m-0 literacy${broken ? ' broken' : ''}`}>
-          {item.before} <span className="blank">____</span>
+          {item.before} ____
           {item.after} <small>{item.options.join(' · ')}</small>
         </span>
       );

@@ -34,7 +34,7 @@ export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) 
             {textOf('part', part.kind)} <span>{text('print.minutes', { minutes: minutesOf(part.seconds ?? 0) })}</span>
           </h2>
           {part.activities.map((activity) => (
-            <div key={activity.id} className="sheet-activity">
+            <div key={activity.id}>
               <h3>
                 {textOf('activity', activity.kind)} <span>{textOf('response', activity.response)}</span>
               </h3>
@@ -50,7 +50,7 @@ export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) 
         </section>
       ))}
       {lesson.remark && (
-        <p className="sheet-remark">
+        <p>
           {text('print.note')} {lesson.remark}
         </p>
       )}

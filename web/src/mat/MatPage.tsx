@@ -38,7 +38,7 @@ export function MatPage() {
 function TaughtSoFar({ mat }: { mat: Schemas['MatView'] }) {
   const fresh = new Set(mat.new);
   return (
-    <section className="sheet mat-sheet">
+    <section className="sheet">
       <h1>{text('mat.title', { group: mat.groupName })}</h1>
       <p className="quiet">
         {text('mat.date', { date: dayText(mat.date) })}
@@ -81,7 +81,7 @@ function TaughtSoFar({ mat }: { mat: Schemas['MatView'] }) {
 
 function WordsToUse({ mat }: { mat: Schemas['MatView'] }) {
   return (
-    <section className="sheet mat-sheet">
+    <section className="sheet">
       <h1>{text('mat.wordsTitle', { group: mat.groupName })}</h1>
       <p className="quiet">
         {text('mat.date', { date: dayText(mat.date) })} · {text('mat.count', { count: mat.wordCount })}

@@ -21,15 +21,7 @@ export function SignInAgain({ before }: { before: Session }) {
     }
   };
   return (
-    <Modal
-      show
-      fullscreen
-      animation={false}
-      backdrop="static"
-      keyboard={false}
-      aria-label={text('signIn.again')}
-      className="signed-out"
-    >
+    <Modal show fullscreen animation={false} backdrop="static" keyboard={false} aria-label={text('signIn.again')}>
       <Modal.Body className="min-vh-100 d-grid align-items-center justify-content-center bg-body p-4">
         <SignInForm title={text('signIn.again')} onDone={goOn}>
           <p>{text('signIn.againWhy')}</p>

@@ -5,7 +5,7 @@ import { usePageTitle } from './usePageTitle';
 export function AboutPage() {
   usePageTitle(text('about.title'));
   return (
-    <article className="panel about">
+    <article className="panel">
       <h1>{text('about.title')}</h1>
       <p>{text('about.what')}</p>
       <p>

@@ -285,7 +285,7 @@ function Choice<T extends string>({
   onChange: (id: T) => void;
 }) {
   return (
-    <div className="choice" role="radiogroup">
+    <div role="radiogroup">
       {ids.map((id) => (
         <Form.Check
           key={id}

@@ -89,7 +89,7 @@ export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMov
         ))}
       </Form.Select>
       {editable && (
-        <span className="slot-buttons">
+        <span>
           <Button size="sm" variant="link" disabled={isFirst} onClick={() => onMove(-1)}>
             {text('templates.up')}
           </Button>

@@ -15,7 +15,7 @@ interface Props {
 export function GapWord({ word, marks, gap, revealed, even = false }: Props) {
   const runs = runsOf(shown(word), marks);
   return (
-    <span className="gap-word">
+    <span>
       <span className="visually-hidden">
         {revealed ? shown(word) : runs.map((r) => (r.part === gap ? text('gap.here') : r.letters)).join(' ')}
       </span>
