@@ -44,7 +44,7 @@ public class ChooserTests
                 Memory = request.Memory with { Seen = recall, Missed = [Correspondence.Parse("o=ɒ")] },
             },
             ActivityKind.GraphemeCards,
-            4
+            6
         );
         Assert.Contains(cards, c => c.Correspondence == "p=p");
         Assert.Contains(cards, c => c.Correspondence == "o=ɒ" && c.Reasons.Any(r => r.Code == "missed-last"));
@@ -131,14 +131,14 @@ public class ChooserTests
     }
 
     [Fact]
-    public void Tricky_words_longest_unseen_come_back_beside_the_last_two()
+    public void Tricky_words_longest_unseen_come_back_beside_the_last()
     {
         var request = Day("sh=ʃ");
         var seen = request.TrickyBefore.ToDictionary(t => t, t => t == "the" ? 30 : 1);
         var words = Made<WordItem>(
                 request with
                 {
-                    Memory = request.Memory with { Words = seen },
+                    Memory = request.Memory with { TrickyRead = seen },
                 },
                 ActivityKind.TrickySoFar,
                 3
@@ -146,7 +146,7 @@ public class ChooserTests
             .Select(w => w.Word)
             .ToList();
         Assert.Contains("the", words);
-        Assert.Superset(request.TrickyBefore.TakeLast(2).ToHashSet(), words.ToHashSet());
+        Assert.Contains(request.TrickyBefore[^1], words);
     }
 
     // Teach
@@ -232,7 +232,7 @@ public class ChooserTests
     // Practise
 
     [Fact]
-    public void The_set_is_met_again_in_another_order_and_spelled()
+    public void The_set_is_met_again_in_another_order_and_others_are_spelled()
     {
         var work = new LessonWork(Day("ee=iː")) { SetSize = 6 };
         string[] Words(ActivityKind kind) =>
@@ -241,7 +241,7 @@ public class ChooserTests
         Assert.Equal(work.Set.Select(w => w.Spelling), read);
         Assert.Equal(read.Order(StringComparer.Ordinal), Words(ActivityKind.ReadAtSpeed).Order(StringComparer.Ordinal));
         Assert.NotEqual(read, Words(ActivityKind.ReadAtSpeed));
-        Assert.Superset(Words(ActivityKind.SpellWords).ToHashSet(), read.ToHashSet());
+        Assert.Empty(Words(ActivityKind.SpellWords).Intersect(read));
     }
 
     [Fact]
@@ -363,7 +363,8 @@ public class ChooserTests
     [Fact]
     public void A_sentence_just_read_makes_way_for_another()
     {
-        var request = Day("ee=iː");
+        var day = Day("ee=iː");
+        var request = day with { Today = day.Today with { Tricky = [] } };
         var first = Made<SentenceItem>(request, ActivityKind.ReadSentence, 1).Single().Text;
         Assert.NotEqual(
             first,
@@ -395,32 +396,43 @@ public class ChooserTests
             )
             .Single();
         Assert.Equal((text.Title, "read-again"), (again.Title, Assert.Single(again.Reasons).Code));
-        Assert.NotEqual(
-            text.Title,
+        Assert.DoesNotContain(
             Made<TextItem>(
-                    request with
+                request with
+                {
+                    Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 9 } },
+                },
+                ActivityKind.ReadText,
+                1
+            ),
+            t => t.Title == text.Title
+        );
+        Assert.DoesNotContain(
+            Made<TextItem>(
+                request with
+                {
+                    Memory = request.Memory with
                     {
-                        Memory = request.Memory with { Texts = new Dictionary<string, int> { [text.Title] = 9 } },
+                        Texts = new Dictionary<string, int> { [text.Title] = 1 },
+                        TextReadings = new Dictionary<string, int> { [text.Title] = 3 },
                     },
-                    ActivityKind.ReadText,
-                    1
-                )
-                .Single()
-                .Title
+                },
+                ActivityKind.ReadText,
+                1
+            ),
+            t => t.Title == text.Title
         );
     }
 
     [Fact]
-    public void A_gap_can_be_filled_by_one_kind_of_word_only()
+    public void A_gap_has_words_to_choose_from_and_the_right_one_is_among_them()
     {
         var gaps = new[] { "ee=iː", "sh=ʃ", "ai=eɪ" }
             .SelectMany(n => Made<MissingWordItem>(Day(n), ActivityKind.FillGap, 2))
             .ToList();
         Assert.NotEmpty(gaps);
         Assert.All(gaps, g =>
-            Assert.All(g.Options.Where(o => o != g.Word), o =>
-                Assert.Equal(PartsOfSpeech.None, Given.Word(o).PartsOfSpeech & Given.Word(g.Word).PartsOfSpeech)
-            )
+            Assert.True(g.Options.Length > 1 && g.Options.Contains(g.Word) && !g.Before.Contains(g.Word))
         );
     }
 
@@ -487,7 +499,8 @@ public class ChooserTests
         IEnumerable<WordItem> Explained(LessonRequest request) =>
             LessonPlanner
                 .Plan(request)
-                .Activities.SelectMany(a => a.Items)
+                .Activities.Where(a => a.Kind != ActivityKind.SpellWords)
+                .SelectMany(a => a.Items)
                 .OfType<WordItem>()
                 .Where(w => w.Meaning is not null);
         var days = Enumerable.Range(0, 30).Select(rung => Given.Request(rung, 1)).ToList();

@@ -143,13 +143,15 @@ public class ExtrasTests
     }
 
     [Fact]
-    public void A_gap_leaves_out_what_is_new_and_its_word_can_be_read()
+    public void A_gap_leaves_out_what_is_new_or_was_lately_and_its_word_can_be_read()
     {
         Assert.NotEmpty(Of(ActivityKind.MissingGrapheme));
         Assert.All(Of(ActivityKind.MissingGrapheme), g => Assert.All(g.Activity.Items.Cast<GapItem>(), i =>
             {
                 Assert.True(g.Request.After.CanRead(Given.Word(i.Word)));
-                Assert.Contains(g.Request.Today.Correspondences, c => c.Grapheme.Text == i.Graphemes.Split('|')[i.Gap]);
+                Assert.Contains(g.Request.Today.Correspondences.Concat(g.Request.Memory.Newest.Take(4)), c =>
+                    c.Grapheme.Text == i.Graphemes.Split('|')[i.Gap]
+                );
                 Assert.Contains('|', i.Graphemes);
             }));
     }
@@ -178,7 +180,7 @@ public class ExtrasTests
     {
         // Where there is much to choose from: a rung with few made-up words keeps those it has.
         var (request, lesson) = With(kind)
-            .Where(l => l.Lesson.Activities.Any(a => a.Kind == kind && a.Items.Length == 8))
+            .Where(l => l.Lesson.Activities.Any(a => a.Kind == kind && a.Items.Length >= 5))
             .Skip(2)
             .First();
         var activity = lesson.Activities.Single(a => a.Kind == kind);

@@ -37,7 +37,11 @@ public class TemplateTests
             .SelectMany(p => p.Slots)
             .SelectMany(s => s.Kinds)
             .ToHashSet();
-        Assert.Equal(Enum.GetValues<ActivityKind>().Order(), everywhere.Order());
+        // A story takes ten minutes: it is put in by hand, for the afternoon.
+        Assert.Equal(
+            Enum.GetValues<ActivityKind>().Where(k => k != ActivityKind.StoryPrompt).Order(),
+            everywhere.Order()
+        );
     }
 
     [Fact]
@@ -154,7 +158,7 @@ public class TemplateTests
     }
 
     [Fact]
-    public void Easier_and_harder_words_have_the_same_target_and_come_from_outside_the_set()
+    public void Easier_and_harder_words_have_the_same_target_and_come_from_outside_the_set_where_there_are_others()
     {
         var seen = 0;
         for (var rung = 10; rung < 120; rung += 10)
@@ -163,18 +167,19 @@ public class TemplateTests
             foreach (var activity in LessonPlanner.Plan(request).Activities.Where(a => a.Levels is not null))
             {
                 var shown = activity.Items.OfType<WordItem>().ToList();
+                var alone = activity.Levels!.Reasons!.Value.Any(r => r.Code == "these-alone");
                 foreach (var word in activity.Levels!.Support.Concat(activity.Levels.Stretch).Cast<WordItem>())
                 {
                     Assert.True(
                         Usable.Shows(request.Today, Given.Word(word.Word))
                             && request.After.CanRead(Given.Word(word.Word))
-                            && shown.All(s => s.Word != word.Word),
+                            && (alone || shown.All(s => s.Word != word.Word)),
                         word.Word
                     );
                     seen++;
                 }
                 Assert.All(activity.Levels.Support.Cast<WordItem>(), s =>
-                    Assert.True(s.Taps <= Math.Max(2, shown.Min(w => w.Taps)))
+                    Assert.True(s.Taps <= shown.Select(w => w.Taps).Order().ElementAt(shown.Count / 2))
                 );
                 Assert.All(activity.Levels.Stretch.Cast<WordItem>(), s =>
                     Assert.True(s.Taps >= shown.Max(w => w.Taps))

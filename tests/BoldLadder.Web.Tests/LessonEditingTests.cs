@@ -2,6 +2,7 @@ using System.Net;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Teaching;
 using BoldLadder.School.Lessons;
 using BoldLadder.Store;
@@ -317,7 +318,7 @@ public sealed class LessonEditingTests : IAsyncLifetime
             tomorrow.Lesson.Find("revisit-last-miss")!.Items.OfType<CardItem>().Select(c => c.Correspondence)
         );
         var read = tomorrow.Lesson.Find("practise-read")!;
-        Assert.True(read.Seconds > 20 + (25 * read.Items.Length));
+        Assert.True(read.Seconds > Pace.ChangeOver + (ActivityFacts.Of(read.Kind).Seconds * read.Items.Length));
         Assert.True(tomorrow.Minutes <= tomorrow.LessonMinutes);
     }
 }

@@ -40,7 +40,7 @@ test.describe('with a server of its own', () => {
     await page.keyboard.press('s');
     let words = 0;
     for (let i = 0; i < 80 && !(await page.getByText('The end').isVisible()); i++) {
-      if (await page.locator('.board-word, .board-taps').count()) {
+      if (await page.locator('.board-word, .board-count').count()) {
         words++;
         await page.keyboard.press('r');
       }
@@ -90,8 +90,8 @@ test('keys reveal, blank, go back and leave', async ({ page }) => {
   await openLesson(page, 'Badgers');
   await page.keyboard.press('b');
   await page.waitForSelector('.board');
-  for (let i = 0; i < 60 && !(await page.locator('.board-taps').count()); i++) await page.keyboard.press(' ');
-  await expect(page.locator('.board-taps')).toContainText('tap');
+  for (let i = 0; i < 60 && !(await page.locator('.board-count').count()); i++) await page.keyboard.press(' ');
+  await expect(page.locator('.board-count')).toContainText('Count');
   await expect(page.locator('.board-word')).toHaveCount(0);
   await page.keyboard.press('r');
   await expect(page.locator('.board-word')).toBeVisible();

@@ -76,8 +76,11 @@ test('the lesson prints on one page', async ({ page }) => {
     await openLesson(page, group);
     await page.keyboard.press('p');
     await expect(page.locator('.sheet')).toBeVisible();
-    const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true, tagged: true });
-    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+    for (const saying of [false, true]) {
+      await page.getByLabel('What to say').setChecked(saying);
+      const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true, tagged: true });
+      expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+    }
   }
 });
 

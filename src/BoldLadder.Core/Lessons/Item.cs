@@ -46,6 +46,9 @@ public interface IExplained
 /// <param name="Kind">single-letter, double, digraph, trigraph, four-letter or split-digraph.</param>
 /// <param name="LetterNames">The letters to be named, in order.</param>
 /// <param name="Positions">Where it stands in words, for what is new; null on a card.</param>
+/// <param name="Example">A word that children can read, with these letters for this sound; null where there is
+/// none.</param>
+/// <param name="Also">The other sounds the same letters were taught for: one card for all; null for none.</param>
 public sealed record CardItem(
     string Id,
     bool Kept,
@@ -57,8 +60,14 @@ public sealed record CardItem(
     string Kind,
     ImmutableArray<string> LetterNames,
     PositionFacts? Positions,
-    ImmutableArray<Reason> Reasons
+    ImmutableArray<Reason> Reasons,
+    string? Example = null,
+    ImmutableArray<CardSound>? Also = null
 ) : Item(Id, Kept), IExplained;
+
+/// <summary>Another sound that the letters of a card were taught for.</summary>
+/// <param name="Example">A word that children can read; null where there is none.</param>
+public sealed record CardSound(string Correspondence, string Sounds, string KeyWord, string? Example);
 
 /// <summary>
 /// How often a correspondence stands at the start, in the middle and at the end of usable words, in whole percent, with
@@ -146,7 +155,18 @@ public sealed record PatternItem(string Id, bool Kept, string Pattern, Immutable
 
 /// <param name="Sounds">What the suffix sounds like in these words; empty for a pattern without a sound of its
 /// own.</param>
-public sealed record PatternExample(string Sounds, ImmutableArray<string> Words);
+/// <param name="Models">How the words are built; null in lessons made before there were any.</param>
+public sealed record PatternExample(
+    string Sounds,
+    ImmutableArray<string> Words,
+    ImmutableArray<PatternModel>? Models = null
+);
+
+/// <summary>How a word is built, for showing it step by step: hop + ing, mi + lk, rab + bit.</summary>
+/// <param name="Parts">Its parts in order, as they are before they are joined.</param>
+/// <param name="Join">What happens where they meet: drop-e, double, y-to-i; null where nothing does.</param>
+/// <param name="Marked">The place of the part that the pattern is about; -1 for none.</param>
+public sealed record PatternModel(string Word, ImmutableArray<string> Parts, string? Join, int Marked);
 
 /// <summary>A caption or sentence with its words in order; punctuation stays on them.</summary>
 /// <param name="Pictures">Pictures to choose from, the one that fits first as stored; null where there are
@@ -267,7 +287,13 @@ public sealed record MissingWordItem(
     string Word,
     ImmutableArray<string> Options,
     ImmutableArray<Reason> Reasons
-) : Item(Id, Kept), IOfWord, IExplained;
+) : Item(Id, Kept), IOfWord, IExplained
+{
+    /// <summary>The sentence with the word in its place.</summary>
+    [JsonIgnore]
+    public string Whole =>
+        Before.Length == 0 ? $"{char.ToUpperInvariant(Word[0])}{Word[1..]}{After}" : $"{Before} {Word}{After}";
+}
 
 /// <summary>Something to say or write about, with words to use.</summary>
 /// <param name="Code">Which prompt: screens own its sentence.</param>

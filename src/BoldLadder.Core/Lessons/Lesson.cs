@@ -26,6 +26,7 @@ public enum ActivityKind
     Clues,
     RecentWords,
     TrickySoFar,
+    SpellTricky,
 
     // Teach
     HearSound,
@@ -216,7 +217,13 @@ public sealed record ReleaseSteps(int IDo, int WeDo, int YouDo)
 /// The same activity for who needs it easier, or wants it harder. Source: docs/handbook.md, section 6 (Support and
 /// stretch).
 /// </summary>
-public sealed record Levels(ImmutableArray<Item> Support, ImmutableArray<Item> Stretch);
+/// <param name="Reasons">Why there are none of one sort: no-easier, no-harder; null in lessons made before there
+/// were any.</param>
+public sealed record Levels(
+    ImmutableArray<Item> Support,
+    ImmutableArray<Item> Stretch,
+    ImmutableArray<Reason>? Reasons = null
+);
 
 /// <summary>A reason or a remark: a code and its arguments. Screens and prints own the sentences.</summary>
 public sealed record Reason(string Code, ImmutableArray<string> Arguments)

@@ -34,6 +34,19 @@ public static class ReadByChildren
             _ => throw NotSaid(item),
         };
 
+    /// <summary>
+    /// Sentences that an item shows or that the adult says with it, whole: none of them comes twice in a lesson.
+    /// </summary>
+    public static IEnumerable<string> Sentences(Item item) =>
+        item switch
+        {
+            SentenceItem sentence => [sentence.Text],
+            TextItem text => text.Sentences.Select(s => s.Text),
+            MissingWordItem missing => [missing.Whole],
+            WordItem { Sentence: { } said } => [said],
+            _ => [],
+        };
+
     /// <summary>Correspondences that an item shows without a word of the lexicon round them.</summary>
     public static IEnumerable<Correspondence> Correspondences(Item item) =>
         item switch
@@ -69,7 +82,8 @@ public static class ReadByChildren
     private static IEnumerable<Correspondence> Parsed(string notation) =>
         Correspondence.TryParse(notation, out var one) ? [one] : [];
 
-    private static IEnumerable<string> InSentence(string text) =>
+    /// <summary>The words of a sentence without its punctuation, in small letters.</summary>
+    internal static IEnumerable<string> InSentence(string text) =>
         text.Split(Spaces, StringSplitOptions.RemoveEmptyEntries)
             .Select(Sentence.Plain)
             .Where(w => w.Length > 0 && w.Any(char.IsLetter));

@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using BoldLadder.Core.Lessons;
 
 namespace BoldLadder.Core.Teaching;
@@ -25,45 +26,51 @@ public sealed record LessonHistory(
 )
 {
     /// <summary>Further back nothing matters for what comes next.</summary>
-    public const int Lessons = 12;
+    public const int Lessons = 20;
+
+    public IReadOnlyDictionary<string, int> TrickyRead { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    public IReadOnlyDictionary<string, int> TrickyWritten { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>In how many of the lessons a tricky word was written from memory.</summary>
+    public IReadOnlyDictionary<string, int> Written { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>In how many of the lessons a text was read, by its title.</summary>
+    public IReadOnlyDictionary<string, int> TextReadings { get; init; } = FrozenDictionary<string, int>.Empty;
 
     /// <param name="lessons">The newest first.</param>
     /// <param name="minutes">How long the group's lessons are.</param>
     public static LessonHistory Of(IReadOnlyList<ShownLesson> lessons, int minutes)
     {
-        var (words, texts, kinds) = (
-            new Dictionary<string, int>(StringComparer.Ordinal),
-            new Dictionary<string, int>(StringComparer.Ordinal),
-            new Dictionary<ActivityKind, int>()
-        );
-        for (var ago = 1; ago <= lessons.Count; ago++)
+        var tallies = lessons.Select(l => LessonTally.Of(l.Document)).ToList();
+        Dictionary<T, int> Ago<T>(Func<int, IEnumerable<T>> shown)
+            where T : notnull
         {
-            var lesson = lessons[ago - 1];
-            foreach (var word in lesson.Words)
-                words.TryAdd(word, ago);
-            foreach (var activity in lesson.Document.Activities)
+            var ago = new Dictionary<T, int>();
+            for (var i = 0; i < lessons.Count; i++)
             {
-                kinds.TryAdd(activity.Kind, ago);
-                foreach (var item in activity.Items)
-                {
-                    if (item is SentenceItem sentence)
-                        texts.TryAdd(sentence.Text, ago);
-                    if (item is TextItem text)
-                        texts.TryAdd(text.Title, ago);
-                }
+                foreach (var one in shown(i))
+                    ago.TryAdd(one, i + 1);
             }
+            return ago;
         }
         return new LessonHistory(
-            words,
-            texts,
-            kinds,
+            Ago(i => lessons[i].Words),
+            Ago(i => tallies[i].Sentences.Concat(tallies[i].Titles)),
+            Ago(i => tallies[i].Kinds),
             Core.Lessons.Templates.Pace.Of(
                 lessons
                     .Where(l => l.Outcome is LessonOutcome.Taught or LessonOutcome.Stopped)
                     .Reverse()
                     .Select(l => Timing(l, minutes * 60))
             )
-        );
+        )
+        {
+            TrickyRead = Ago(i => tallies[i].TrickyRead),
+            TrickyWritten = Ago(i => tallies[i].TrickyWritten),
+            Written = tallies.SelectMany(t => t.TrickyWritten).CountBy(w => w).ToDictionary(),
+            TextReadings = tallies.SelectMany(t => t.Titles).CountBy(t => t).ToDictionary(),
+        };
     }
 
     /// <summary>

@@ -30,6 +30,20 @@ public sealed record Memory
     /// <summary>The same for kinds of activities.</summary>
     public IReadOnlyDictionary<ActivityKind, int> Kinds { get; init; } = FrozenDictionary<ActivityKind, int>.Empty;
 
+    /// <summary>For tricky words how many lessons ago they were read as such.</summary>
+    public IReadOnlyDictionary<string, int> TrickyRead { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>For tricky words how many lessons ago they were written from memory.</summary>
+    public IReadOnlyDictionary<string, int> TrickyWritten { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>In how many lessons a tricky word was written from memory.</summary>
+    public IReadOnlyDictionary<string, int> Written { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    /// <summary>In how many lessons a text was read, by its title.</summary>
+    public IReadOnlyDictionary<string, int> TextReadings { get; init; } = FrozenDictionary<string, int>.Empty;
+
+    public int TimesWritten(string word) => Written.GetValueOrDefault(word, 0);
+
     /// <summary>What was taught last, the newest first.</summary>
     public ImmutableArray<Correspondence> Newest { get; init; } = [];
 
@@ -54,6 +68,15 @@ public sealed record Memory
         var words = Words.ToDictionary();
         foreach (var (word, ago) in history.Words)
             words[word] = Math.Min(ago, words.GetValueOrDefault(word, ago));
-        return this with { Words = words, Texts = history.Texts, Kinds = history.Kinds };
+        return this with
+        {
+            Words = words,
+            Texts = history.Texts,
+            Kinds = history.Kinds,
+            TrickyRead = history.TrickyRead,
+            TrickyWritten = history.TrickyWritten,
+            Written = history.Written,
+            TextReadings = history.TextReadings,
+        };
     }
 }

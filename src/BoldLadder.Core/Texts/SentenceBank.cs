@@ -18,11 +18,16 @@ public sealed class SentenceBank
     /// <summary>What a school changed of the words; null for the shipped ones.</summary>
     private readonly Lexicon? school;
 
-    /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left
-    /// out.</param>
+    /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out, and
+    /// so are those that begin with #.</param>
     public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
         : this(
-            new Rows([.. lines.Where(l => l.Length > 0).Select(l => Sentence.Read(l, lexicon)).OfType<Sentence>()]),
+            new Rows([
+                .. lines
+                    .Where(l => l.Length > 0 && !l.StartsWith('#'))
+                    .Select(l => Sentence.Read(l, lexicon))
+                    .OfType<Sentence>(),
+            ]),
             null
         ) { }
 
@@ -98,6 +103,19 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
     /// True for one that begins with a capital letter: a sentence, not a caption. The pronoun I alone makes none.
     /// </summary>
     public bool HasCapital { get; } = Tokens.Any(t => char.IsUpper(t.Written[0]) && Plain(t.Written) != "i");
+
+    /// <summary>Two sentences that share so much of their words are one in other clothes.</summary>
+    private const double Alike = 0.6;
+
+    /// <summary>True where two sentences, each as its different words, are one in other clothes.</summary>
+    public static bool AreAlike(IReadOnlySet<string> one, IReadOnlySet<string> other)
+    {
+        var same = one.Count(other.Contains);
+        return same >= Alike * (one.Count + other.Count - same);
+    }
+
+    /// <summary>True for a caption: it has neither capital letter nor full stop.</summary>
+    public bool IsCaption => char.IsLower(Text[0]);
 
     /// <summary>
     /// The sentence of a line; null when a word of it is not known. A word with a capital letter inside the sentence

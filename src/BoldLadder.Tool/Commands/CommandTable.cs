@@ -182,7 +182,9 @@ public static class CommandTable
                     Value("--ladder", "ID", "letters-first"),
                     Value("--rungs", "5,20", "of these rungs"),
                     Value("--minutes", "N", "how long"),
+                    accent,
                     seed,
+                    Value("--picks", "FILE", "those that its lines name: letters-first 34 20 southern-british 7"),
                 ]
             ),
             Of(session, "sample-lessons", "makes docs/sample-lessons", LessonsCommand.WriteSamples, [check]),

@@ -17,11 +17,12 @@ public static class CrosswordCommand
             : [];
         var lexicon = Session.ReadLexicon();
         var materials = ProjectFolders.Materials(lexicon);
+        var with = arguments.Correspondences("--with", taught.Accent);
         var words = new CrosswordWords(lexicon, materials.Sentences, materials.Pictures).For(
             taught,
             tricky,
             arguments.Has("--graphemes") ? CrosswordCells.Graphemes : CrosswordCells.Letters,
-            arguments.Correspondences("--with", taught.Accent)
+            with.Count == 0 ? null : w => with.Any(w.Contains)
         );
         var count = arguments.Count("--count") ?? throw new UsageException("bold crossword needs --count.");
         var crossword = CrosswordFitter.Fit(words, count, arguments.Seed());

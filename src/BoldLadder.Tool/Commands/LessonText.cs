@@ -31,7 +31,9 @@ internal static class LessonText
                     continue;
                 var (support, stretch) = (levels.Support.Select(Of), levels.Stretch.Select(Of));
                 text.Append(CultureInfo.InvariantCulture, $"  - support: {string.Join(", ", support)}; ");
-                text.Append(CultureInfo.InvariantCulture, $"stretch: {string.Join(", ", stretch)}\n");
+                text.Append(CultureInfo.InvariantCulture, $"stretch: {string.Join(", ", stretch)}");
+                text.Append(string.Concat((levels.Reasons ?? []).Select(r => $" ({r.Code})")));
+                text.Append('\n');
             }
         }
         return text.ToString();
@@ -45,6 +47,7 @@ internal static class LessonText
                 + (word.Sentence is { } sentence ? $" (“{sentence}”)" : "")
                 + Flag(word.Reasons),
             CardItem card => $"{card.Grapheme} /{card.Sounds}/"
+                + string.Concat((card.Also ?? []).Select(a => $" /{a.Sounds}/"))
                 + (
                     card.Positions is { } at
                         ? $" start {at.Start}% {at.StartExample}, middle {at.Middle}% {at.MiddleExample}"
@@ -55,7 +58,15 @@ internal static class LessonText
                 + string.Join(
                     "; ",
                     (pattern.Examples ?? []).Select(e =>
-                        (e.Sounds.Length > 0 ? $"/{e.Sounds}/ " : "") + string.Join(' ', e.Words)
+                        (e.Sounds.Length > 0 ? $"/{e.Sounds}/ " : "")
+                        + string.Join(
+                            ' ',
+                            e.Words.Select(w =>
+                                e.Models?.FirstOrDefault(m => m.Word == w) is { } model
+                                    ? $"{string.Join('+', model.Parts)}={w}"
+                                    : w
+                            )
+                        )
                     )
                 ),
             SentenceItem sentence => sentence.Text,
@@ -91,7 +102,10 @@ internal static class LessonText
         };
 
     private static string Flag(IEnumerable<Reason> reasons) =>
-        reasons.FirstOrDefault(r => r.Code is "near-miss" or "has-not" or "another-job" or "not-here") is { } flag
+        reasons.FirstOrDefault(r =>
+            r.Code is "near-miss" or "has-not" or "another-job" or "not-here" or "starts-with-it" or "ends-with-it"
+        )
+            is { } flag
             ? $" [{flag.Code}]"
             : "";
 }

@@ -10,7 +10,8 @@ using BoldLadder.Tool.Input;
 namespace BoldLadder.Tool.Commands;
 
 /// <summary>
-/// bold lessons: the lessons of some rungs of a shipped ladder as text, each planned after all the rungs before it;
+/// bold lessons: the lessons of some rungs of a shipped ladder as text, each planned after all the rungs before it, or
+/// those that the lines of a file name;
 /// bold sample-lessons: those of docs/sample-lessons, or with --check says whether they would come out the same.
 /// </summary>
 public static class LessonsCommand
@@ -20,24 +21,54 @@ public static class LessonsCommand
 
     public static void Run(Arguments arguments, Session session)
     {
-        var (ladder, materials) = (
-            Read(arguments.Required("--ladder")),
-            ProjectFolders.Materials(Session.ReadLexicon())
-        );
-        var rungs = arguments
-            .Required("--rungs")
-            .Split(',')
-            .Select(r =>
-                int.TryParse(r, CultureInfo.InvariantCulture, out var n) && n >= 1 && n <= ladder.Rungs.Length
-                    ? n - 1
-                    : throw new UsageException(
-                        $"bold lessons: --rungs takes numbers from 1 to {ladder.Rungs.Length}, joined by commas."
-                    )
+        var materials = ProjectFolders.Materials(Session.ReadLexicon());
+        if (arguments.Value("--picks") is { } file)
+        {
+            foreach (var pick in File.ReadLines(file).Where(l => l.Length > 0 && !l.StartsWith('#')))
+                session.Output.WriteLine(Of(pick, materials));
+            return;
+        }
+        var ladder = Read(arguments.Required("--ladder"));
+        var rungs = arguments.Required("--rungs").Split(',').Select(r => RungOf(r, ladder)).Order().ToList();
+        foreach (
+            var text in Of(
+                ladder,
+                materials,
+                rungs,
+                arguments.Count("--minutes") ?? Minutes,
+                arguments.Seed(),
+                Session.AccentOf(arguments)
             )
-            .Order()
-            .ToList();
-        foreach (var text in Of(ladder, materials, rungs, arguments.Count("--minutes") ?? Minutes, arguments.Seed()))
+        )
             session.Output.WriteLine(text);
+    }
+
+    private static int RungOf(string rung, Ladder ladder) =>
+        int.TryParse(rung, CultureInfo.InvariantCulture, out var n) && n >= 1 && n <= ladder.Rungs.Length
+            ? n - 1
+            : throw new UsageException(
+                $"bold lessons: --rungs takes numbers from 1 to {ladder.Rungs.Length}, joined by commas."
+            );
+
+    /// <summary>
+    /// A lesson of a line that says ladder, rung, minutes, accent and seed: letters-first 34 20 southern-british 7.
+    /// </summary>
+    private static string Of(string pick, Materials materials)
+    {
+        if (
+            pick.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                is not [var id, var rung, var length, var said, var drawn]
+            || !int.TryParse(length, CultureInfo.InvariantCulture, out var minutes)
+            || !long.TryParse(drawn, CultureInfo.InvariantCulture, out var seed)
+        )
+            throw new UsageException(
+                $"bold lessons: \"{pick}\" is no line of a file for --picks: ladder, rung, minutes, accent and seed, "
+                    + "as in: letters-first 34 20 southern-british 7"
+            );
+        var ladder = Read(id);
+        return Of(ladder, materials, [RungOf(rung, ladder)], minutes, seed, Accent.Parse(said))
+            .Single()
+            .Replace("## ", $"## {pick} · ", StringComparison.Ordinal);
     }
 
     /// <summary>Ten rungs of each shipped ladder, spread along it.</summary>
@@ -57,7 +88,7 @@ public static class LessonsCommand
             var content =
                 $"# Ten lessons of the ladder {id}\n\n"
                 + "Made by `./bold sample-lessons`; each is planned after all the lessons before it.\n\n"
-                + string.Join('\n', Of(ladder, materials, rungs, Minutes, 1));
+                + string.Join('\n', Of(ladder, materials, rungs, Minutes, 1, Accent.SouthernBritish));
             var file = Path.Combine(folder, $"{id}.md");
             var same = File.Exists(file) && File.ReadAllText(file) == content;
             if (!check)
@@ -68,9 +99,16 @@ public static class LessonsCommand
         return check && different ? 1 : 0;
     }
 
-    private static IEnumerable<string> Of(Ladder ladder, Materials materials, List<int> rungs, int minutes, long seed)
+    private static IEnumerable<string> Of(
+        Ladder ladder,
+        Materials materials,
+        List<int> rungs,
+        int minutes,
+        long seed,
+        Accent accent
+    )
     {
-        var series = new LessonSeries(ladder, materials, Leniencies.All, Accent.SouthernBritish, minutes, seed);
+        var series = new LessonSeries(ladder, materials, Leniencies.All, accent, minutes, seed);
         while (series.HasNext && series.Lessons <= rungs[^1])
         {
             var wanted = rungs.Contains(series.Lessons);

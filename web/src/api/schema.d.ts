@@ -825,7 +825,7 @@ export interface components {
             setByHand: boolean;
         };
         /** @enum {unknown} */
-        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt";
+        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "spell-tricky" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt";
         ActivityView: {
             kind: components["schemas"]["ActivityKind"];
             part: components["schemas"]["PartKind"];
@@ -900,8 +900,16 @@ export interface components {
             letterNames: string[];
             positions: null | components["schemas"]["PositionFacts"];
             reasons: components["schemas"]["Reason"][];
+            example?: null | string;
+            also?: null | components["schemas"]["CardSound"][];
             id: string;
             kept: boolean;
+        };
+        CardSound: {
+            correspondence: string;
+            sounds: string;
+            keyWord: string;
+            example: null | string;
         };
         ChangeView: {
             /** Format: int32 */
@@ -1156,6 +1164,8 @@ export interface components {
             letterNames: string[];
             positions: null | components["schemas"]["PositionFacts"];
             reasons: components["schemas"]["Reason"][];
+            example?: null | string;
+            also?: null | components["schemas"]["CardSound"][];
             id: string;
             kept: boolean;
         };
@@ -1588,6 +1598,7 @@ export interface components {
         Levels: {
             support: components["schemas"]["Item"][];
             stretch: components["schemas"]["Item"][];
+            reasons?: null | components["schemas"]["Reason"][];
         };
         /** @enum {unknown} */
         MadeUpWords: "in-lessons" | "only-in-checks" | "never";
@@ -1682,6 +1693,14 @@ export interface components {
         PatternExample: {
             sounds: string;
             words: string[];
+            models?: null | components["schemas"]["PatternModel"][];
+        };
+        PatternModel: {
+            word: string;
+            parts: string[];
+            join: null | string;
+            /** Format: int32 */
+            marked: number;
         };
         PlacesView: {
             places: components["schemas"]["PlaceView"][];

@@ -1,9 +1,11 @@
+import { CardSounds } from '../lesson/CardSounds';
 import { CrosswordClues } from '../lesson/CrosswordClues';
 import { CrosswordGrid } from '../lesson/CrosswordGrid';
 import { notShown } from '../lesson/kinds';
+import { PatternModels } from '../lesson/PatternModels';
 import { PartIcon } from '../lesson/PartIcon';
 import { Picture } from '../lesson/Picture';
-import { countOf, countText, headingText, soundText, text, textOf } from '../text/text';
+import { headingText, soundText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
@@ -11,6 +13,8 @@ import type { Slide } from './slides';
 
 /** Texts with fewer letters are shown larger. */
 const SHORT_TEXT = 240;
+
+const isWritten = (kind: Slide['activity']['kind']) => kind === 'spell-words' || kind === 'spell-tricky';
 
 /** What stands on the board: as large as the screen lets it. */
 export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolean }) {
@@ -29,30 +33,28 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
   switch (item.$type) {
     case 'card':
       return (
-        <span className={`board-grapheme lh-1 literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>
-          {item.grapheme}
+        <span className="board-stack">
+          <span className={`board-grapheme lh-1 literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>
+            {item.grapheme}
+          </span>
+          {revealed && (
+            <span className="board-options">
+              <CardSounds item={item} />
+            </span>
+          )}
         </span>
       );
     case 'word':
-      if (activity.kind === 'spell-words' && !revealed) {
-        return (
-          <span className="board-taps d-grid">
-            <span className="board-boxes d-flex justify-content-center" aria-hidden="true">
-              {Array.from({ length: countOf(item) }, (_, i) => (
-                <span key={i} />
-              ))}
-            </span>
-            <span>{countText(item)}</span>
-          </span>
-        );
-      }
+      // Children count before anything is shown: the boxes would give it away.
+      if (isWritten(activity.kind) && !revealed)
+        return <span className="board-count fw-bold">{text('board.countFirst')}</span>;
       return (
         <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
           <MarkedWord
             word={item.word}
             marks={item.marks}
             tricky={item.tricky}
-            hideMarks={activity.kind !== 'spell-words' && activity.kind !== 'new-tricky-word' && !revealed}
+            hideMarks={!isWritten(activity.kind) && activity.kind !== 'new-tricky-word' && !revealed}
           />
         </span>
       );
@@ -101,7 +103,9 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       return (
         <span className="board-name d-grid fw-bold">
           {textOf('pattern', item.pattern)}
-          <span className="literacy board-examples">{(item.examples ?? []).flatMap((e) => e.words).join('  ')}</span>
+          <span className="board-examples">
+            <PatternModels item={item} answers={revealed} />
+          </span>
         </span>
       );
     case 'choice':

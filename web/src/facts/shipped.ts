@@ -26,7 +26,7 @@ export const shippedFacts = {
     once: has(marks, 'once'),
   })),
   items: rows('items').map(([item, marks]) => ({ item, tile: has(marks, 'tile'), reveals: has(marks, 'reveals') })),
-  changeOver: 20,
+  changeOver: 15,
   lengths: [15, 20, 25, 30],
   days: [],
   patterns: [],

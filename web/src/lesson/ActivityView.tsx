@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { activityFacts, useFacts } from '../facts/facts';
 import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
-import { labelText, saysText, text, textOf } from '../text/text';
+import { labelText, reasonText, saysText, soundText, text, textOf } from '../text/text';
 import { ItemShown } from './ItemShown';
 import { ItemTile } from './ItemTile';
 import {
@@ -144,7 +144,11 @@ export function ActivityView({
           )}
         </div>
       )}
-      {oral && <p className="quiet small mb-2">{text('lesson.onlySaid')}</p>}
+      {(oral || sharedText(activity)) && (
+        <p className="quiet small mb-2">
+          {sharedText(activity)} {oral && text('lesson.onlySaid')}
+        </p>
+      )}
       <div className="d-flex flex-wrap gap-2 align-items-start">
         {activity.items.map((item) => {
           const tile = tileOf(item, activity.kind, facts);
@@ -181,13 +185,23 @@ export function ActivityView({
 export function sayText(activity: Activity): string {
   const line = textOf('say', activity.kind);
   const card = activity.kind === 'new-correspondence' ? cardsOf(activity.items)[0] : undefined;
-  return card ? `${line} ${text(card.canBeHeld ? 'say.held' : 'say.short')}` : line;
+  const shared = sharedText(activity);
+  if (card) return `${line} ${text(card.canBeHeld ? 'say.held' : 'say.short')}`;
+  return shared ? `${shared} ${line}` : line;
+}
+
+/** What all of an activity's words or answers share, said once: where they have the sound, which sound it is. */
+export function sharedText(activity: Activity): string {
+  const item = activity.items[0];
+  if (activity.kind === 'hear-sound' && item?.$type === 'word') return textOf('shared', item.reasons[0]!.code);
+  const sound = item?.$type === 'clue' && item.reasons.find((r) => r.code === 'shares-sound')?.arguments[0];
+  return sound ? text('shared.answers', { sound: soundText(sound) }) : '';
 }
 
 export function LevelsLine({ activity }: { activity: Activity }) {
   const wordsOf = (items: Activity['items']) => items.map((i) => (i.$type === 'word' ? i.word : '')).join(', ');
   return (
-    <p className="levels mt-3 mb-0 quiet d-flex gap-4">
+    <p className="levels mt-3 mb-0 quiet d-flex flex-wrap gap-4">
       {(['support', 'stretch'] as const).map((level) =>
         activity.levels![level].length > 0 ? (
           <span key={level}>
@@ -195,6 +209,9 @@ export function LevelsLine({ activity }: { activity: Activity }) {
           </span>
         ) : null,
       )}
+      {(activity.levels!.reasons ?? []).map((r) => (
+        <span key={r.code}>{reasonText(r)}</span>
+      ))}
     </p>
   );
 }

@@ -25,7 +25,12 @@ describe('an item of a lesson', () => {
       positions: null,
       reasons: [],
     };
-    expect(textOf(card, 'grapheme-cards')).toBe('sh');
+    expect(textOf(card, 'grapheme-cards')).toBe('sh/ʃ/ shell');
+    cleanup();
+    const two = { correspondence: 'sh=x', sounds: 'x', keyWord: 'loch', example: 'lash' };
+    expect(textOf({ ...card, example: 'ship', also: [two] }, 'grapheme-cards')).toBe('sh/ʃ/ ship/x/ lash');
+    cleanup();
+    expect(textOf(card, 'spot-grapheme')).toBe('sh');
     cleanup();
     expect(textOf(card, 'mouth-cue')).toContain('Lips round and forward');
   });
@@ -180,7 +185,21 @@ describe('an item of a lesson', () => {
         },
         'new-suffix',
       ),
-    ).toContain('/z/ dogs, hens');
+    ).toContain('/z/dogs, hens');
+    cleanup();
+    const model = { word: 'hopping', parts: ['hop', 'ing'], join: 'double', marked: 1 };
+    expect(
+      textOf(
+        {
+          $type: 'pattern',
+          id: 'p',
+          kept: false,
+          pattern: 'suffix-ing',
+          examples: [{ sounds: 'ɪ+ŋ', words: ['hopping'], models: [model] }],
+        },
+        'new-suffix',
+      ),
+    ).toContain('hop + ing = hopping the last letter doubles');
     cleanup();
     expect(
       textOf(

@@ -1,10 +1,12 @@
 import { Fragment } from 'react';
-import { headingText, reasonText, saysText, soundText, text, textOf } from '../text/text';
+import { headingText, reasonText, saysText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
+import { CardSounds } from './CardSounds';
 import { CrosswordClues } from './CrosswordClues';
 import { CrosswordGrid } from './CrosswordGrid';
 import { notShown, type Activity, type Item, type SentenceItem } from './kinds';
+import { PatternModels } from './PatternModels';
 import { Picture } from './Picture';
 
 interface Props {
@@ -27,7 +29,16 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
             .map((s) => textOf('mouth', s))
             .join(' ')}`}</p>
         );
-      return <span className={card}>{item.grapheme}</span>;
+      return (
+        <span className={card}>
+          {item.grapheme}
+          {(kind === 'grapheme-cards' || kind === 'last-miss') && (
+            <small className="card-sounds d-block">
+              <CardSounds item={item} />
+            </small>
+          )}
+        </span>
+      );
     case 'word':
       return (
         <span className={`word-plain d-inline-flex px-2 flex-column literacy${broken ? ' broken' : ''}`}>
@@ -37,19 +48,15 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
             tricky={item.tricky}
             hideMarks={kind === 'read-unmarked' || kind === 'read-at-speed' || item.oral}
           />
-          {flagOf(item.reasons) && <small>{flagOf(item.reasons)}</small>}
+          {flagOf(item.reasons) && kind !== 'hear-sound' && <small>{flagOf(item.reasons)}</small>}
+          {item.sentence && !print && <small className="word-said">“{item.sentence}”</small>}
         </span>
       );
     case 'pattern':
       return (
         <div className="d-grid gap-1 fs-4 fw-bold m-0">
           <strong>{textOf('pattern', item.pattern)}</strong>
-          {(item.examples ?? []).map((e) => (
-            <span key={e.sounds}>
-              {e.sounds && `${soundText(e.sounds)} `}
-              <span className="literacy">{e.words.join(', ')}</span>
-            </span>
-          ))}
+          <PatternModels item={item} />
         </div>
       );
     case 'sentence':

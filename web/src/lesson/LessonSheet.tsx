@@ -1,7 +1,9 @@
 import { countOf, dayText, isQuietDay, labelText, saysText, text, textOf } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
-import { LevelsLine, sayText } from './ActivityView';
+import { LevelsLine, sayText, sharedText } from './ActivityView';
+import { CardSounds } from './CardSounds';
 import { ItemShown } from './ItemShown';
+import { useOnePage } from './useOnePage';
 import { minutesOf, type Activity, type Item, type LessonView } from './kinds';
 
 interface Props {
@@ -15,11 +17,9 @@ interface Props {
 
 /** A lesson on a page: everything to show and say, in order. */
 export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) {
-  // One page, however much is on it.
-  const activities = lesson.parts.reduce((sum, p) => sum + p.activities.length, 0);
-  const size = activities + (say ? 4 : 0) > 14 ? 'small' : activities + (say ? 4 : 0) > 11 ? 'middle' : 'full';
+  const sheet = useOnePage();
   return (
-    <div className={`sheet sheet-${size}${say ? ' sheet-say' : ''}`}>
+    <div ref={sheet} className={`sheet${say ? ' sheet-say' : ''}`}>
       <header>
         <h1>{text('lesson.title', { group: groupName, date: dayText(date) })}</h1>
         <p className="sheet-new">
@@ -39,6 +39,7 @@ export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) 
                 {textOf('activity', activity.kind)} <span>{textOf('response', activity.response)}</span>
               </h3>
               {say && <p className="sheet-line">{sayText(activity)}</p>}
+              {!say && sharedText(activity) && <p className="sheet-line">{sharedText(activity)}</p>}
               <div className="sheet-items">
                 {activity.items.map((item) => (
                   <SheetItem key={item.id} item={item} activity={activity} />
@@ -65,7 +66,7 @@ function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
     return (
       <span className="literacy sheet-word">
         <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />
-        {activity.kind === 'spell-words' && <small>{countOf(item)}</small>}
+        {(activity.kind === 'spell-words' || activity.kind === 'spell-tricky') && <small>{countOf(item)}</small>}
         {item.sentence && <small>“{item.sentence}”</small>}
         {item.meaning && <small>({item.meaning})</small>}
       </span>
@@ -99,6 +100,15 @@ function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
     );
   }
   if (item.$type === 'card' && activity.kind !== 'mouth-cue')
-    return <b className="literacy sheet-grapheme">{item.grapheme}</b>;
+    return (
+      <span className="sheet-grapheme">
+        <b className="literacy">{item.grapheme}</b>
+        {(activity.kind === 'grapheme-cards' || activity.kind === 'last-miss') && (
+          <small>
+            <CardSounds item={item} />
+          </small>
+        )}
+      </span>
+    );
   return <ItemShown item={item} kind={activity.kind} print />;
 }

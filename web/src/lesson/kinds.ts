@@ -5,6 +5,7 @@ export type Activity = Schemas['Activity'];
 export type Item = Schemas['Item'];
 export type WordItem = Schemas['ItemWordItem'];
 export type CardItem = Schemas['ItemCardItem'];
+export type PatternItem = Schemas['ItemPatternItem'];
 export type SentenceItem = Schemas['ItemSentenceItem'];
 export type GapItem = Schemas['ItemGapItem'];
 export type SpellingsItem = Schemas['ItemSpellingsItem'];

@@ -44,6 +44,6 @@ describe('a template', () => {
   });
 
   it('counts what always comes and what comes if minutes are left apart, and what is new once', () => {
-    expect(secondsOf(template, facts)).toEqual({ must: 20 + 90 + 20 + 150, 'if-any': 0, room: 20 + 4 * 8 });
+    expect(secondsOf(template, facts)).toEqual({ must: 15 + 60 + 15 + 6 * 18, 'if-any': 0, room: 15 + 4 * 8 });
   });
 });

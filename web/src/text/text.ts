@@ -68,11 +68,6 @@ export function countOf(word: { taps: number; phonemes: string }): number {
   return wording.countsSounds ? word.phonemes.split(/[|+]/).length : word.taps;
 }
 
-/** 3 taps, or 4 sounds. */
-export function countText(word: { taps: number; phonemes: string }): string {
-  return text(wording.countsSounds ? 'board.sounds' : 'board.taps', { count: countOf(word) });
-}
-
 /** The heading of a sort: a place in the word, a spelling, or a sound. */
 export function headingText(by: string, heading: string): string {
   return by === 'position' ? textOf('card', heading) : by === 'spelling' ? heading : soundText(heading);

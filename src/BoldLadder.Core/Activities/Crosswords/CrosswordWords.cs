@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Decoding;
-using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
@@ -34,12 +33,13 @@ public sealed class CrosswordWords(
 
     /// <summary>The words, those that children know first.</summary>
     /// <param name="tricky">Tricky words that children were taught: they may stand in a clue.</param>
+    /// <param name="with">Which words; null for all.</param>
     /// <param name="mayBeClue">The sentences that may be clues; null for all that can be read.</param>
     public ImmutableArray<CrosswordWord> For(
         Taught taught,
         IReadOnlySet<string> tricky,
         CrosswordCells cells,
-        IReadOnlyCollection<Correspondence>? with = null,
+        Func<Word, bool>? with = null,
         Func<Sentence, bool>? mayBeClue = null
     )
     {
@@ -51,7 +51,7 @@ public sealed class CrosswordWords(
                 .OrderByDescending(w => w.IsKnown)
         )
         {
-            if (with is { Count: > 0 } && !with.Any(word.Contains))
+            if (with?.Invoke(word) == false)
                 continue;
             if (CellsOf(word, cells) is not { Length: >= FewestCells } own || ClueOf(word, missing) is not { } clue)
                 continue;

@@ -1,6 +1,9 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Activities.Crosswords;
+using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
@@ -19,10 +22,31 @@ internal static class ApplyChoosers
     private const int Prompts = 6;
 
     /// <summary>Captions until this many correspondences were taught, then sentences.</summary>
-    private const int CaptionsUntil = 14;
+    private const int CaptionsUntil = 20;
 
-    /// <summary>A text is read again on the days after, this many times in all.</summary>
-    private const int ReadAgainWithin = 3;
+    /// <summary>A text is read again within so many lessons after the last time.</summary>
+    private const int ReadAgainWithin = 6;
+
+    /// <summary>A text is read once, and again so many times.</summary>
+    private const int ReadAgain = 2;
+
+    /// <summary>
+    /// A text has different words with what is new, or with one of so many correspondences taught last.
+    /// </summary>
+    private const int ReviewedInText = 6;
+    private const int FewestOfDay = 2;
+
+    /// <summary>
+    /// A text for beginners is none for the second year: it asks for so much of what was taught, and rather for more.
+    /// </summary>
+    private const double LeastAsked = 0.25;
+    private const double EachAsked = 0.3;
+    private const int FewestInText = 5;
+
+    /// <summary>A text takes no more of a lesson than this.</summary>
+    private const double MostForText = 1 / 3.0;
+    private const int WordsInStory = 2;
+    private const double JustReadGap = 6;
 
     public static ImmutableArray<Chooser> All { get; } =
     [
@@ -30,10 +54,10 @@ internal static class ApplyChoosers
             Best(work, id, _ => true).Take(count).Select(s => Read(work, id, s))
         ),
         new(ActivityKind.OralSentence, (work, id, count) => RevisitChoosers.Oral(work, id, count)),
-        new(ActivityKind.PhraseToPicture, PhraseToPicture),
+        new(ActivityKind.PhraseToPicture, Phrases),
         new(ActivityKind.DictateSentence, Dictate),
         new(ActivityKind.OwnSentence, OwnSentence),
-        new(ActivityKind.ReadText, ReadText),
+        new(ActivityKind.ReadText, Texts),
         new(ActivityKind.Crossword, MakeCrossword),
         new(ActivityKind.FillGap, FillGap),
         new(ActivityKind.StoryPrompt, StoryPrompt),
@@ -42,36 +66,66 @@ internal static class ApplyChoosers
     private static SentenceItem Read(LessonWork work, string id, Sentence sentence) =>
         ItemMaker.OfSentence(id, sentence, work.Request.After, [Uses(work, sentence)]);
 
-    /// <summary>The readable sentences that will do, the best for today first.</summary>
-    private static IEnumerable<Sentence> Best(LessonWork work, string id, Func<Sentence, bool> willDo)
+    /// <summary>
+    /// The readable sentences that will do, the best for today first: only those with what the day is about, and none
+    /// that the lesson has already.
+    /// </summary>
+    internal static IEnumerable<Sentence> Best(LessonWork work, string id, Func<Sentence, bool> willDo)
     {
         var random = work.Stream(id);
         var set = work.Set.ToHashSet();
+        var captions = work.Request.After.Correspondences.Count < CaptionsUntil;
         return work
-            .Sentences.Where(willDo)
-            .Select(s => (Sentence: s, Worth: Worth(work, s, set) + random.Fraction()))
-            .OrderByDescending(s => s.Worth)
-            .Select(s => s.Sentence);
+            .Sentences.Where(s =>
+                work.OnTarget.ContainsKey(s.Text)
+                && (captions || !s.IsCaption)
+                && !work.Met.Contains(s.Text)
+                && willDo(s)
+            )
+            .Select(s => (Sentence: s, Worth: Worth(work, s, set) + (Weights.Luck * random.Fraction())))
+            .OrderByDescending(s => !work.HasMetNewTricky && HasNewTricky(work, s.Sentence))
+            .ThenByDescending(s => s.Worth)
+            .Select(s => s.Sentence)
+            .Unlike(work.Met, s => !work.HasMetNewTricky && HasNewTricky(work, s));
     }
 
     /// <summary>
-    /// Captions of 2 to 4 words with one target in the first weeks, later 4 to 9 words with two; words of the set, what
-    /// is new, nothing just read.
+    /// Those that share less than most of their words with one that was met, or with one before; what must be had comes
+    /// anyway.
+    /// </summary>
+    private static IEnumerable<Sentence> Unlike(
+        this IEnumerable<Sentence> sentences,
+        IEnumerable<string> met,
+        Func<Sentence, bool> isNeeded
+    )
+    {
+        var before = met.Select(s => ReadByChildren.InSentence(s).ToHashSet()).ToList();
+        foreach (var sentence in sentences)
+        {
+            var words = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
+            if (before.Exists(b => Sentence.AreAlike(b, words)) && !isNeeded(sentence))
+                continue;
+            before.Add(words);
+            yield return sentence;
+        }
+    }
+
+    /// <summary>
+    /// Captions of 2 to 4 words with one target in the first weeks, later 4 to 9 words with two; the new tricky word
+    /// where it can be had, words of the set, what is new, nothing just read.
     /// </summary>
     private static double Worth(LessonWork work, Sentence sentence, HashSet<Word> set)
     {
         var request = work.Request;
         var early = request.After.Correspondences.Count < CaptionsUntil;
-        var (fewest, most, targets) = early ? (2, 4, 1) : (4, 9, 2);
-        var hits = ReadingChoosers.Hits(work, sentence);
+        var (fewest, most, targets) = early ? (2, 5, 1) : (4, 9, 2);
+        var hits = work.OnTarget[sentence.Text];
         var worth =
             (Weights.TargetInSentence * Math.Min(hits, targets))
             + (Weights.TooManyTargets * Math.Max(0, hits - targets - 1))
             + (Weights.SetWordInSentence * Math.Min(2, sentence.Tokens.Count(t => set.Contains(t.Word))))
             + (Weights.EachWordTooLong * Math.Max(0, sentence.Tokens.Length - most))
             + (Weights.EachWordTooShort * Math.Max(0, fewest - sentence.Tokens.Length));
-        if (work.Met.Contains(sentence.Text))
-            worth += Weights.SentenceMet;
         if (request.Memory.Texts.TryGetValue(sentence.Text, out var lessons))
             worth += Weights.SentenceJustRead / Math.Max(1, lessons);
         foreach (var part in sentence.Asks)
@@ -82,124 +136,167 @@ internal static class ApplyChoosers
         return worth;
     }
 
-    private static Reason Uses(LessonWork work, Sentence sentence)
-    {
-        var count = ReadingChoosers.Hits(work, sentence);
-        return count == 0 ? Reason.Of("all-taught") : ReadingChoosers.UsesInWords(work.Request.Today, count);
-    }
+    private static bool HasNewTricky(LessonWork work, Sentence sentence) =>
+        work.Request.Today.Tricky.Length > 0
+        && sentence.Tokens.Any(t => work.Request.Today.Tricky.Contains(t.Word.Spelling));
 
-    /// <summary>A phrase, its picture, and pictures of other things that can be read.</summary>
-    private static IEnumerable<Item> PhraseToPicture(LessonWork work, string id, int count)
+    internal static Reason Uses(LessonWork work, Sentence sentence) =>
+        work.OnTarget.TryGetValue(sentence.Text, out var count) && work.Request.Today is var today
+            ? today.TeachesSomething || today.Kind != RungKind.Lesson
+                ? ReadingChoosers.UsesInWords(today, count)
+                : Reason.Of("has-new-tricky")
+            : Reason.Of("all-taught");
+
+    /// <summary>
+    /// A phrase with what is new, the picture of a word of it that is new, and pictures of other things that can be
+    /// read: rather those whose words look a little like it.
+    /// </summary>
+    internal static IEnumerable<Item> Phrases(LessonWork work, string id, int count)
     {
         var pictures = work.Request.Materials.Pictures;
+        bool IsShown(Word word) => pictures.ContainsKey(word.Spelling) && work.IsOwn(word);
         var pictured = pictures
-            .Keys.Where(k => work.Request.Lexicon.Find(k) is { } word && work.Request.Before.CanRead(word))
-            .Order(StringComparer.Ordinal)
+            .Keys.Order(StringComparer.Ordinal)
+            .Select(work.Request.Lexicon.Find)
+            .OfType<Word>()
+            .Where(w => work.Request.After.CanRead(w))
             .ToList();
-        foreach (
-            var sentence in Best(work, id, s => s.Tokens.Any(t => pictures.ContainsKey(t.Word.Spelling))).Take(count)
-        )
+        foreach (var sentence in Best(work, id, s => s.Tokens.Any(t => IsShown(t.Word))).Take(count))
         {
-            var shown = sentence.Tokens.Select(t => t.Word.Spelling).Where(pictures.ContainsKey).ToHashSet();
-            var right = sentence
-                .Tokens.Where(t => shown.Contains(t.Word.Spelling))
-                .OrderByDescending(t => work.IsOwn(t.Word))
-                .First()
-                .Word.Spelling;
+            var right = sentence.Tokens.Select(t => t.Word).First(IsShown);
+            var named = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
             var others = work.Stream($"{id}:{sentence.Text}")
-                .Shuffle(pictured.Where(w => !shown.Contains(w)))
-                .Select(w => pictures[w])
-                .Where(p => p != pictures[right])
+                .Shuffle(pictured.Where(w => !named.Contains(w.Spelling)))
+                .OrderByDescending(w => w.Required[0] == right.Required[0])
+                .ThenByDescending(work.IsOwn)
+                .Select(w => pictures[w.Spelling])
+                .Where(p => p != pictures[right.Spelling])
                 .Distinct()
                 .Take(2)
                 .ToList();
             if (others.Count > 0)
                 yield return Read(work, id, sentence) with
                 {
-                    Pictures = [pictures[right], .. others],
+                    Pictures = [pictures[right.Spelling], .. others],
                 };
         }
     }
 
     /// <summary>
-    /// A short sentence to write: its decodable words are spelled, its tricky words are given in print.
+    /// A short sentence to write, past the first weeks: its decodable words are spelled, its tricky words are given in
+    /// print.
     /// </summary>
     private static IEnumerable<Item> Dictate(LessonWork work, string id, int count) =>
-        Best(work, id, s =>
-                s.Tokens.Length is >= ShortestDictated and <= LongestDictated
-                && s.Tokens.Any(t => work.Request.After.CanRead(t.Word))
-            )
-            .Take(count)
-            .Select(s => Read(work, id, s));
+        work.Request.Before.Correspondences.Count < TeachChoosers.FirstWeeks / 2
+            ? []
+            : Best(work, id, s => s.Tokens.Length is >= ShortestDictated and <= LongestDictated)
+                .Take(1)
+                .Select(s => Read(work, id, s));
 
-    /// <summary>A tricky word, the newest taught, and a word of the set: write your own sentence with them.</summary>
+    /// <summary>
+    /// A tricky word, the newest taught, and a word of the set: write your own sentence with them. Not in the first
+    /// weeks, when children can form few letters.
+    /// </summary>
     private static IEnumerable<Item> OwnSentence(LessonWork work, string id, int count)
     {
+        if (work.Request.Before.Correspondences.Count < TeachChoosers.FirstWeeks)
+            return [];
         var tricky = work.Request.TrickyToday.LastOrDefault();
-        var word = work.Set.FirstOrDefault(work.IsOwn);
-        if (word is null && tricky is null)
+        var word = work.Set.FirstOrDefault(w =>
+            work.IsOwn(w) && (w.PartsOfSpeech & (PartsOfSpeech.Noun | PartsOfSpeech.Verb)) != PartsOfSpeech.None
+        );
+        if (word is null)
             return [];
         return
         [
             new PromptItem(
-                $"{id}:{tricky ?? word!.Spelling}",
+                $"{id}:{tricky ?? word.Spelling}",
                 false,
                 "own-sentence",
-                [.. new[] { tricky, word?.Spelling }.OfType<string>()]
+                [.. new[] { tricky, word.Spelling }.OfType<string>()]
             ),
         ];
     }
 
-    /// <summary>A text read lately is read again for fluency; else the one with most of what is new.</summary>
-    private static IEnumerable<Item> ReadText(LessonWork work, string id, int count)
+    /// <summary>
+    /// A text with words of the day, or of the days before: one read lately is read again for fluency, three times in
+    /// all; else the one with most of what is new.
+    /// </summary>
+    internal static IEnumerable<TextItem> Texts(LessonWork work, string id, int count)
     {
         var request = work.Request;
         var random = work.Stream(id);
-        var readable = request
+        var lately = CorrespondenceSet.Of(request.Memory.Newest.Take(ReviewedInText));
+        var longest =
+            5
+            * MostForText
+            * Pace.ToFill(request.Minutes)
+            / (ActivityFacts.Of(ActivityKind.ReadText).Seconds * request.Pace);
+        bool IsOfTheDay(Word word) => work.IsOwn(word) || word.ContainsAny(lately);
+        var best = request
             .Materials.Texts.Readable(request.After, request.TrickyToday.ToHashSet())
-            .Where(t => t.All.All(work.MayBeRead))
-            .ToList();
-        var best = readable
-            .Select(t => (Text: t, Ago: request.Memory.Texts.GetValueOrDefault(t.Title), Draw: random.Fraction()))
-            .OrderByDescending(t => t.Ago is > 0 and < ReadAgainWithin)
-            .ThenByDescending(t =>
-                t.Ago == 0
-                    ? t.Text.Sentences.Sum(s => ReadingChoosers.Hits(work, s))
-                        + (
-                            Weights.EachCorrespondenceOfText
-                            * t.Text.Sentences.SelectMany(s => s.Asks).Distinct().Count()
-                        )
-                        + t.Draw
-                    : -1d / t.Ago
+            .Where(t =>
+                t.Sentences.Length <= longest
+                && t.All.All(work.MayBeRead)
+                && t.Sentences.All(s => !work.Met.Contains(s.Text))
+                && request.Memory.TextReadings.GetValueOrDefault(t.Title) <= ReadAgain
             )
-            .Take(count);
+            .Select(t =>
+                (
+                    Text: t,
+                    Own: WordsOf(t).Count(work.IsOwn),
+                    Hits: WordsOf(t).Count(IsOfTheDay),
+                    Asked: t.Sentences.SelectMany(s => s.Asks).Distinct().Count(),
+                    Ago: request.Memory.Texts.GetValueOrDefault(t.Title),
+                    Draw: random.Fraction()
+                )
+            )
+            .Where(t =>
+                (t.Own >= FewestOfDay || t.Hits >= FewestInText)
+                && t.Asked >= LeastAsked * request.Before.Correspondences.Count
+                && (t.Ago == 0 || t.Ago < ReadAgainWithin)
+            )
+            .OrderByDescending(t => t.Ago > 0)
+            .ThenByDescending(t => (2 * t.Own) + t.Hits + (EachAsked * t.Asked) + t.Draw)
+            .Take(1);
         return best.Select(b => new TextItem(
             $"{id}:{b.Text.Title}",
             false,
             b.Text.Title,
             [.. b.Text.Sentences.Select(s => ItemMaker.OfSentence(id, s, request.After, []))],
             b.Text.Questions,
-            [b.Ago is > 0 and < ReadAgainWithin ? Reason.Of("read-again") : Reason.Of("all-taught")]
+            [b.Ago > 0 ? Reason.Of("read-again") : ReadingChoosers.UsesInWords(request.Today, Math.Max(b.Own, b.Hits))]
         ));
     }
+
+    /// <summary>The different words of a text.</summary>
+    private static IEnumerable<Word> WordsOf(ShortText text) =>
+        text.Sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct();
 
     private static IEnumerable<Item> MakeCrossword(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var words = new CrosswordWords(request.Lexicon, request.Materials.Sentences, request.Materials.Pictures)
-            .For(
-                request.After,
-                request.TrickyToday.ToHashSet(),
-                CrosswordCells.Letters,
-                request.Today.Correspondences,
-                work.MayBeRead
-            )
-            .Where(w => !request.Avoid.Contains(w.Spelling));
+        if (request.Before.Correspondences.Count < TeachChoosers.FirstWeeks)
+            return [];
+        IReadOnlyList<CrosswordWord> words =
+        [
+            .. new CrosswordWords(request.Lexicon, request.Materials.Sentences, request.Materials.Pictures)
+                .For(request.After, request.TrickyToday.ToHashSet(), CrosswordCells.Letters, work.IsOwn, s =>
+                    work.MayBeRead(s) && !work.Met.Contains(s.Text)
+                )
+                .Where(w => !request.Avoid.Contains(w.Spelling)),
+        ];
         var made = CrosswordFitter.Fit(
             words,
             Math.Max(count, WordsInCrossword),
             unchecked((long)work.Stream(id).NextUInt64())
         );
+        // A clue that has another answer in it gives that one away: its word makes way.
+        while (GivesAway(made) is { } telling)
+        {
+            words = [.. words.Where(w => w.Spelling != telling)];
+            made = CrosswordFitter.Fit(words, Math.Max(count, WordsInCrossword), work.Request.Seed);
+        }
         if (made.Entries.Length < FewestInCrossword)
             return [];
         return
@@ -224,58 +321,62 @@ internal static class ApplyChoosers
         ];
     }
 
+    /// <summary>The word of an entry whose clue holds another answer; null where none does.</summary>
+    private static string? GivesAway(Crossword made) =>
+        made
+            .Entries.FirstOrDefault(e =>
+                e.Word.Clue is CrosswordClue.MissingWord gap
+                && $"{gap.Before} {gap.After}".Split(' ').Select(Sentence.Plain).ToHashSet() is var told
+                && made.Entries.Any(o => o.Word != e.Word && told.Contains(o.Word.Spelling))
+            )
+            ?.Word.Spelling;
+
     /// <summary>
-    /// A sentence with a word that has what is new left out; the other words to choose from can't stand there, being of
-    /// another kind.
+    /// Sentences with a word left out, and words of its class and near in spelling to choose from, as a person put
+    /// them; one of the words has what is new.
     /// </summary>
     private static IEnumerable<Item> FillGap(LessonWork work, string id, int count)
     {
-        foreach (var sentence in Best(work, id, s => s.Tokens.Length > 3 && Gap(work, s) > 0).Take(count))
-        {
-            var at = Gap(work, sentence);
-            var (written, word) = sentence.Tokens[at];
-            var options = work
-                .Set.Concat(work.Own)
-                .Where(w =>
-                    w != word
-                    && (w.PartsOfSpeech & word.PartsOfSpeech) == PartsOfSpeech.None
-                    && sentence.Tokens.All(t => t.Word != w)
+        var (request, random) = (work.Request, work.Stream(id));
+        var tricky = request.TrickyToday.ToHashSet();
+        var found = request
+            .Materials.Gaps.Sentences.Where(g =>
+                g.Options.Any(work.IsOwn)
+                && g.Whole.CanBeRead(request.After, tricky)
+                && g.Options.All(o => request.After.CanRead(o) && !request.Avoid.Contains(o.Spelling))
+                && work.MayBeRead(g.Whole)
+                && !work.Met.Contains(g.Whole.Text)
+            )
+            .Select(g =>
+                (
+                    Gap: g,
+                    Worth: (work.IsOwn(g.Options[0]) ? 1 : 0)
+                        - (
+                            request.Memory.Texts.TryGetValue(g.Whole.Text, out var ago)
+                                ? JustReadGap / (double)Math.Max(1, ago)
+                                : 0
+                        )
+                        + random.Fraction()
                 )
-                .Distinct()
-                .OrderBy(w => Math.Abs(w.Segmentation.Taps - word.Segmentation.Taps))
-                .Take(2)
-                .Select(w => w.Spelling)
-                .ToList();
-            if (options.Count == 0)
-                continue;
-            var end = Sentence.End(written);
-            work.Met.Add(sentence.Text);
+            )
+            .OrderByDescending(g => g.Worth)
+            .Select(g => g.Gap)
+            .DistinctBy(g => g.Options[0])
+            .Take(count);
+        foreach (var gap in found)
+        {
+            var (tokens, at) = (gap.Whole.Tokens, gap.At);
+            var end = Sentence.End(tokens[at].Written);
             yield return new MissingWordItem(
-                Id: $"{id}:{sentence.Text}",
+                Id: $"{id}:{gap.Whole.Text}",
                 Kept: false,
-                Before: string.Join(' ', sentence.Tokens[..at].Select(t => t.Written)),
-                After: end + string.Concat(sentence.Tokens[(at + 1)..].Select(t => " " + t.Written)),
-                Word: word.Spelling,
-                Options: [.. work.Stream($"{id}:{word.Spelling}").Shuffle(options.Append(word.Spelling))],
-                Reasons: [Uses(work, sentence)]
+                Before: string.Join(' ', tokens[..at].Select(t => t.Written)),
+                After: end + string.Concat(tokens[(at + 1)..].Select(t => " " + t.Written)),
+                Word: gap.Options[0].Spelling,
+                Options: [.. work.Stream($"{id}:{gap.Whole.Text}").Shuffle(gap.Options.Select(o => o.Spelling))],
+                Reasons: [Reason.Of("one-is-right")]
             );
         }
-    }
-
-    /// <summary>The place of the word to leave out: the first with what is new, not at the start; 0 for none.</summary>
-    private static int Gap(LessonWork work, Sentence sentence)
-    {
-        for (var i = 1; i < sentence.Tokens.Length; i++)
-        {
-            if (
-                work.IsOwn(sentence.Tokens[i].Word)
-                && char.IsLower(sentence.Tokens[i].Written[0])
-                && sentence.Tokens[i].Word.PartsOfSpeech != PartsOfSpeech.None
-                && sentence.Tokens.Count(t => t.Word == sentence.Tokens[i].Word) == 1
-            )
-                return i;
-        }
-        return 0;
     }
 
     /// <summary>
@@ -283,11 +384,13 @@ internal static class ApplyChoosers
     /// </summary>
     private static IEnumerable<Item> StoryPrompt(LessonWork work, string id, int count)
     {
+        if (work.Request.Before.Correspondences.Count < TeachChoosers.FirstWeeks)
+            return [];
         var words = work
-            .Set.Where(work.IsOwn)
-            .OrderByDescending(w => w.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun))
-            .ThenBy(w => w.Segmentation.Taps)
-            .Take(3)
+            .Set.Concat(work.Picked(work.Own).Where(w => w.IsKnown))
+            .Distinct()
+            .Where(w => work.IsOwn(w) && w.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun) && !ChosenLast.Has(w))
+            .Take(WordsInStory)
             .Select(w => w.Spelling)
             .ToList();
         if (words.Count < 2)

@@ -27,8 +27,28 @@ public sealed record Chooser(ActivityKind Kind, Func<LessonWork, string, int, IE
         var own = id ?? facts.IdIn(part);
         ImmutableArray<Item> items = [.. All[kind].Choose(work, own, count).DistinctBy(i => i.Id)];
         if (items.Length < Math.Max(1, Math.Min(facts.Fewest, count)))
+        {
+            work.Settle([]);
             return null;
-        work.Met.UnionWith(items.OfType<SentenceItem>().Select(s => s.Text));
-        return Pace.Timed(Leveled.With(work, new Activity(own, kind, facts.Response, 0, items)), work.Request.Pace);
+        }
+        var made = new Activity(
+            own,
+            kind,
+            facts.Response,
+            0,
+            items,
+            Released.Contains(kind) ? work.Request.Release?.Over(items.Length) : null
+        );
+        made = Leveled.With(work, made);
+        work.Settle([.. made.Items, .. made.Levels?.Support ?? [], .. made.Levels?.Stretch ?? []]);
+        return Pace.Timed(made, work.Request.Pace);
     }
+
+    /// <summary>What the adult shows first, where the school releases in steps: I do, we do, you do.</summary>
+    private static readonly ImmutableArray<ActivityKind> Released =
+    [
+        ActivityKind.ReadWords,
+        ActivityKind.SpellWords,
+        ActivityKind.MadeUpWords,
+    ];
 }

@@ -51,7 +51,9 @@ public static class ItemMaker
         string activity,
         Correspondence correspondence,
         IEnumerable<Reason> reasons,
-        PositionFacts? positions = null
+        PositionFacts? positions = null,
+        string? example = null,
+        ImmutableArray<CardSound>? also = null
     ) =>
         new(
             Id: $"{activity}:{correspondence.ReferenceNotation}",
@@ -64,7 +66,9 @@ public static class ItemMaker
             Kind: KindId(correspondence.Grapheme.Kind),
             LetterNames: [.. correspondence.Grapheme.Letters.Select(l => l.ToString())],
             Positions: positions,
-            Reasons: [.. reasons]
+            Reasons: [.. reasons],
+            Example: example,
+            Also: also
         );
 
     public static MadeUpItem OfMadeUp(string activity, MadeUpWord made, Rung today) =>

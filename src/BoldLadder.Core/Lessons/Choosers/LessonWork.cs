@@ -15,12 +15,22 @@ public sealed class LessonWork(LessonRequest request)
 {
     private const int Plenty = 300;
 
+    /// <summary>Sentences with what is new that stay for reading before one is only said.</summary>
+    private const int KeptForReading = 8;
+
+    private const int ShortestSaid = 4;
+    private const int LongestSaid = 9;
+
+    /// <summary>What was taught last comes back on the days after.</summary>
+    private const int JustTaught = 4;
+
     private IReadOnlyList<Word>? own;
     private IReadOnlyList<Word>? before;
     private IReadOnlyList<Word>? likely;
     private IReadOnlyList<Word>? known;
     private IReadOnlyList<Word>? set;
     private IReadOnlyList<Sentence>? sentences;
+    private Dictionary<string, int>? onTarget;
     private readonly Dictionary<Word, double> worths = [];
     private CorrespondenceSet? due;
     private CorrespondenceSet? recent;
@@ -105,10 +115,51 @@ public sealed class LessonWork(LessonRequest request)
     /// <summary>What was taught and not seen for some lessons.</summary>
     public CorrespondenceSet Due => due ??= CorrespondenceSet.Of(request.Memory.Due);
 
-    public bool IsOwn(Word word) => Usable.Shows(request.Today, word);
+    private readonly Dictionary<Word, bool> isOwn = new(ReferenceEqualityComparer.Instance);
 
-    /// <summary>Sentences that other activities of the lesson have: they are not wanted twice.</summary>
+    /// <summary>True for a word with what is new today; on a quiet day, with what it goes back to.</summary>
+    public bool IsOwn(Word word)
+    {
+        if (!isOwn.TryGetValue(word, out var own))
+            isOwn[word] = own = Usable.Shows(request.Today, word);
+        return own;
+    }
+
+    /// <summary>Sentences that the lesson has, read or said: none comes twice.</summary>
     public ISet<string> Met { get; init; } = new HashSet<string>(StringComparer.Ordinal);
+
+    /// <summary>What an activity that does not stand after all had taken may come elsewhere.</summary>
+    public void Free(Activity activity)
+    {
+        Met.ExceptWith(activity.Items.SelectMany(ReadByChildren.Sentences));
+        metNewTricky -= activity.Items.Count(HasNewTricky);
+    }
+
+    /// <summary>True when a sentence of the lesson that stands has today's tricky word.</summary>
+    public bool HasMetNewTricky => metNewTricky > 0;
+
+    private int metNewTricky;
+
+    /// <summary>
+    /// Sentences that were taken for an activity while it was filled: met when it stands, free again when it does not.
+    /// </summary>
+    private readonly List<string> taken = [];
+
+    /// <summary>Marks what an activity shows as met, and frees what was taken for it and is not in it.</summary>
+    public void Settle(IEnumerable<Item> items)
+    {
+        Met.ExceptWith(taken);
+        taken.Clear();
+        foreach (var item in items)
+        {
+            Met.UnionWith(ReadByChildren.Sentences(item));
+            metNewTricky += HasNewTricky(item) ? 1 : 0;
+        }
+    }
+
+    private bool HasNewTricky(Item item) =>
+        item is SentenceItem or TextItem or MissingWordItem
+        && ReadByChildren.Words(item).Any(w => request.Today.Tricky.Contains(w));
 
     /// <summary>Words of an activity that are to make way for others; none in a new lesson.</summary>
     public IReadOnlySet<string> ToGo { get; init; } = FrozenSet<string>.Empty;
@@ -128,12 +179,102 @@ public sealed class LessonWork(LessonRequest request)
         && (!word.Patterns.HasFlag(Patterns.Contraction) || request.Today.Patterns.HasFlag(Patterns.Contraction))
         && !request.Avoid.Contains(word.Spelling);
 
+    /// <summary>
+    /// Words that were readable before, known to children and worth reading alone: those that bring back what the last
+    /// days taught, or all of them where those are few.
+    /// </summary>
+    public List<Word> BringBack(IReadOnlyCollection<Word> beside)
+    {
+        var least = beside.Count == 0 ? 0 : beside.Min(w => w.Segmentation.Taps);
+        var others = LikelyBefore
+            .Where(w =>
+                w.IsKnown
+                && w.Suffix is null
+                && !IsOwn(w)
+                && !ChosenLast.Has(w)
+                && w.Segmentation.Taps >= least
+                && !beside.Contains(w)
+            )
+            .ToList();
+        var lately = CorrespondenceSet.Of(Lately);
+        var back = others.Where(w => w.ContainsAny(lately)).ToList();
+        return back.Count >= SetSize ? back : others;
+    }
+
+    /// <summary>
+    /// A sentence of the bank to say with a word that is written: one that the lesson does not need for reading, and
+    /// that it has nowhere else; null where there is none.
+    /// </summary>
+    public string? TakeToSay(Word word)
+    {
+        var found = request
+            .Materials.Sentences.Having(word)
+            .Where(s =>
+                s.Tokens.Length is >= ShortestSaid and <= LongestSaid
+                && !s.IsCaption
+                && !Met.Contains(s.Text)
+                && s.Tokens.Count(t => t.Word == word) == 1
+                && !s.Tokens.Any(t => request.Today.Tricky.Contains(t.Word.Spelling))
+                && MayBeRead(s)
+            )
+            .ToList();
+        var spare = found.Where(s => !OnTarget.ContainsKey(s.Text)).ToList();
+        if (spare.Count == 0 && OnTarget.Count > KeptForReading)
+            spare = found;
+        if (spare.Count == 0)
+            return null;
+        var said = spare[Stream($"said:{word.Spelling}").Below(spare.Count)].Text;
+        if (Met.Add(said))
+            taken.Add(said);
+        return said;
+    }
+
+    /// <summary>
+    /// Readable sentences with what the day is about, and in how many of their words: what is new, or on a day with
+    /// only a new tricky word that word; on a quiet day what it goes back to.
+    /// </summary>
+    public IReadOnlyDictionary<string, int> OnTarget =>
+        onTarget ??= Sentences
+            .Select(s => (Sentence: s, Hits: s.Tokens.Count(t => IsTarget(t.Word))))
+            .Where(s => s.Hits > 0)
+            .ToDictionary(s => s.Sentence.Text, s => s.Hits, StringComparer.Ordinal);
+
+    private bool IsTarget(Word word) =>
+        request.Today.TeachesSomething || request.Today.Kind != RungKind.Lesson
+            ? IsOwn(word)
+            : request.Today.Tricky.Contains(word.Spelling);
+
+    /// <summary>The words of a list that a teacher would pick; all of it where there are too few.</summary>
+    public IReadOnlyList<Word> Picked(IReadOnlyList<Word> words) => ChosenLast.LeftOutOf(words, SetSize);
+
+    /// <summary>What is new today, and what was on the days before: those four days bring it back.</summary>
+    public IEnumerable<Correspondence> Lately => request.Memory.Newest.Take(JustTaught);
+
+    /// <summary>Short before long; among those as long what is new first, then what is plainer.</summary>
+    public IEnumerable<Word> EasyToHard(IEnumerable<Word> words) => WordChoice.EasyToHard(words, IsOwn);
+
     private List<Word> ChooseSet()
     {
-        var mine = Choice("read").Take(Own, Math.Max(SetSize - (SetSize / 4), 1));
+        var pool = Picked(Own);
+        var mine = Choice("read").Take(WithoutSpare(pool), Math.Max(SetSize - (SetSize / 4), 1));
         var room = Math.Min(SetSize - mine.Count, mine.Count / 2);
         if (room > 0)
-            mine.AddRange(Choice("contrast").Take(LikelyBefore.Where(w => !IsOwn(w)), room, mine));
-        return [.. WordChoice.EasyToHard(mine)];
+            mine.AddRange(Choice("contrast").Take(BringBack(mine), room, mine));
+        return [.. EasyToHard(mine)];
+    }
+
+    /// <summary>
+    /// The words of a pool that has enough without its easiest two: those stay for whoever needs it easier.
+    /// </summary>
+    private IReadOnlyList<Word> WithoutSpare(IReadOnlyList<Word> pool)
+    {
+        if (pool.Count < SetSize + (2 * Leveled.OfEach))
+            return pool;
+        var easiest = Stream("spare")
+            .Shuffle(pool.Where(w => w.IsKnown && w.Suffix is null))
+            .OrderBy(w => w.Segmentation.Taps)
+            .Take(Leveled.OfEach)
+            .ToHashSet();
+        return [.. pool.Where(w => !easiest.Contains(w))];
     }
 }

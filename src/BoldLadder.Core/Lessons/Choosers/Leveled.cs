@@ -8,7 +8,12 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// </summary>
 internal static class Leveled
 {
-    private const int OfEach = 2;
+    /// <summary>So many easier words, and so many harder ones.</summary>
+    internal const int OfEach = 2;
+
+    private static readonly Reason NoEasier = Reason.Of("no-easier");
+    private static readonly Reason TheseAlone = Reason.Of("these-alone");
+    private static readonly Reason NoHarder = Reason.Of("no-harder");
 
     public static Activity With(LessonWork work, Activity activity)
     {
@@ -17,25 +22,38 @@ internal static class Leveled
         var shown = activity.Items.OfType<WordItem>().ToList();
         if (shown.Count == 0)
             return activity;
-        var (least, most) = (shown.Min(w => w.Taps), shown.Max(w => w.Taps));
+        var lengths = shown.Select(w => w.Taps).Order().ToList();
+        var (middle, most) = (lengths[lengths.Count / 2], lengths[^1]);
         var names = shown.Select(w => w.Word).ToHashSet();
-        var others = work
-            .Own.Where(w =>
+        var others = work.Picked(work.Own)
+            .Where(w =>
                 (w.IsKnown || w.Band == Band.Teach)
                 && w.Segmentation.Taps <= most + OfEach
                 && !names.Contains(w.Spelling)
-                && (activity.Kind == ActivityKind.ReadWords || !Choosers.SpellingChoosers.HasTwin(work.Request, w))
+                && (activity.Kind == ActivityKind.ReadWords || Choosers.SpellingChoosers.MayBeDictated(work, w))
             )
             .ToList();
+        var easy = others.Where(w => w.IsKnown && w.Suffix is null && w.Segmentation.Taps <= middle).ToList();
+        var least = easy.Count == 0 ? 0 : easy.Min(w => w.Segmentation.Taps);
         var support = work.Choice($"{activity.Id}:support")
-            .Take(
-                others.Where(w => w.IsKnown && w.Suffix is null && w.Segmentation.Taps <= Math.Max(2, least)),
-                OfEach
-            );
+            .Take(easy.Where(w => w.Segmentation.Taps <= Math.Max(least, lengths[0])), OfEach);
+        // Where all easy words are there already, the easiest of them are enough for who needs it easier.
+        var again =
+            support.Count > 0
+                ? []
+                : shown
+                    .Select(w => work.Request.Lexicon.Find(w.Word))
+                    .OfType<Word>()
+                    .Where(w => work.IsOwn(w) && w.Segmentation.Taps <= middle)
+                    .Take(OfEach)
+                    .ToList();
+        if (support.Count == 0 && shown.Count > again.Count)
+            support = again;
         var stretch = work.Choice($"{activity.Id}:stretch")
             .Take(
                 others.Where(w =>
-                    w.Segmentation.Taps >= most + 1 || (w.Segmentation.Taps >= most && w.Suffix is not null)
+                    w.Segmentation.Taps > most
+                    || (w.Segmentation.Taps == most && (w.Suffix is not null || w.Segmentation.Syllables > 1))
                 ),
                 OfEach,
                 support
@@ -45,19 +63,24 @@ internal static class Leveled
                 $"{activity.Id}:{level}",
                 word,
                 WordChoice.Explain(work.Request, word),
-                meaning: ItemMaker.MeaningFor(work.Request, word)
+                meaning: ItemMaker.MeaningFor(work.Request, word),
+                sentence: activity.Kind == ActivityKind.SpellWords
+                    ? shown.FirstOrDefault(w => w.Word == word.Spelling)?.Sentence
+                        ?? SpellingChoosers.SaidWith(work, word)
+                    : null
             );
-        var levels =
-            support.Count + stretch.Count == 0
-                ? null
-                : new Levels(
-                    [.. support.Select(w => Item("support", w))],
-                    [.. stretch.Select(w => Item("stretch", w))]
-                );
         return activity with
         {
-            Levels = levels,
-            Steps = activity.Kind == ActivityKind.ReadWords ? work.Request.Release?.Over(activity.Items.Length) : null,
+            Levels = new Levels(
+                [.. support.Select(w => Item("support", w))],
+                [.. stretch.Select(w => Item("stretch", w))],
+                [
+                    .. support.Count == 0 ? (ReadOnlySpan<Reason>)[NoEasier]
+                    : support == again ? [TheseAlone]
+                    : [],
+                    .. stretch.Count == 0 ? (ReadOnlySpan<Reason>)[NoHarder] : [],
+                ]
+            ),
         };
     }
 }

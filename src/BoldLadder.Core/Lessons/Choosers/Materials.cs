@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
@@ -15,6 +16,15 @@ public sealed record Materials(
     IReadOnlyDictionary<string, string> Pictures
 )
 {
+    /// <summary>
+    /// Word → a sentence for the adult to say with it when it is written, so that no word that sounds the same is
+    /// meant. It need not be readable.
+    /// </summary>
+    public IReadOnlyDictionary<string, string> Said { get; init; } = FrozenDictionary<string, string>.Empty;
+
+    /// <summary>Sentences with a gap and the words to choose from.</summary>
+    public GapBank Gaps { get; init; } = GapBank.Empty;
+
     /// <summary>The materials of a data folder.</summary>
     /// <param name="linesOf">The lines of a file of the folder, by its path in it: sentences/bank.txt.</param>
     public static Materials Read(Lexicon lexicon, Func<string, IEnumerable<string>> linesOf) =>
@@ -27,7 +37,14 @@ public sealed record Materials(
                 .Skip(1)
                 .Select(l => l.Split('\t'))
                 .ToDictionary(r => r[0], r => r[1], StringComparer.Ordinal)
-        );
+        )
+        {
+            Said = linesOf("sentences/said.tsv")
+                .Skip(1)
+                .Select(l => l.Split('\t'))
+                .ToFrozenDictionary(r => r[0], r => r[1], StringComparer.Ordinal),
+            Gaps = new GapBank(linesOf("sentences/gaps.txt"), lexicon),
+        };
 
     /// <summary>The same with other words, in sentences and texts too: a school's own layer.</summary>
     public Materials With(Lexicon lexicon) =>
@@ -36,5 +53,6 @@ public sealed record Materials(
             Lexicon = lexicon,
             Sentences = Sentences.With(lexicon),
             Texts = Texts.With(lexicon),
+            Gaps = Gaps.With(lexicon),
         };
 }

@@ -13,6 +13,9 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// <summary>The activities of Practise in which words are read. Source: docs/handbook.md, sections 6 and 7.</summary>
 internal static class ReadingChoosers
 {
+    /// <summary>So many made-up words are drawn for each that is shown.</summary>
+    private const int Drawn = 3;
+    private const int OfOneRime = 2;
     private const int ShortestChain = 4;
     private const int WordsInLine = 4;
     private const int MostInChain = 400;
@@ -84,13 +87,27 @@ internal static class ReadingChoosers
         if (!request.MadeUpInLessons || request.Today.Correspondences.IsEmpty)
             return [];
         var shown = request.RecentMadeUp;
+        // Words that only change their beginning would rhyme all the way down: at most two have the same end.
         return new MadeUpMaker(request.Lexicon, request.After)
-            .Make(count + shown.Count, Draw(work, id), request.Today.Correspondences)
-            .Where(m => !shown.Contains(m.Spelling))
+            .Make((count * Drawn) + shown.Count, Draw(work, id), request.Today.Correspondences)
+            .Where(m => !shown.Contains(m.Spelling) && !IsOdd(m.Spelling))
+            .GroupBy(RimeOf)
+            .SelectMany(g => g.Take(OfOneRime))
+            .OrderBy(m => work.Stream($"{id}:{m.Spelling}").Fraction())
             .Take(count)
             .OrderBy(m => m.Segmentation.Taps)
             .Select(m => ItemMaker.OfMadeUp(id, m, request.Today));
     }
+
+    /// <summary>The vowel and what follows it.</summary>
+    private static string RimeOf(MadeUpWord made) =>
+        string.Join('|', made.Segmentation.Parts.SkipWhile(p => !p.IsVowel).Select(p => p.Notation));
+
+    /// <summary>True for a beginning that English hardly has.</summary>
+    private static bool IsOdd(string spelling) =>
+        spelling.StartsWith("dw", StringComparison.Ordinal)
+        || spelling.StartsWith("tw", StringComparison.Ordinal)
+        || spelling.StartsWith("gw", StringComparison.Ordinal);
 
     private static long Draw(LessonWork work, string id) => unchecked((long)work.Stream(id).NextUInt64());
 
@@ -231,7 +248,8 @@ internal static class ReadingChoosers
         if (!work.Request.Today.TeachesSomething)
             return [];
         return work
-            .Sentences.Select(s => (Sentence: s, Hits: Hits(work, s)))
+            .Sentences.Where(s => !work.Met.Contains(s.Text) && !s.IsCaption)
+            .Select(s => (Sentence: s, Hits: work.OnTarget.GetValueOrDefault(s.Text)))
             .Where(s => s.Hits > 0)
             .OrderByDescending(s => s.Hits)
             .ThenBy(s => s.Sentence.Tokens.Length)

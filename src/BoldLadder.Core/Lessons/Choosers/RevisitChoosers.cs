@@ -5,6 +5,7 @@ using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
+using BoldLadder.Core.Words.Facts;
 
 namespace BoldLadder.Core.Lessons.Choosers;
 
@@ -16,6 +17,12 @@ internal static class RevisitChoosers
 {
     /// <summary>Words from recent lessons use one of this many correspondences taught last.</summary>
     private const int RecentCorrespondences = 6;
+
+    /// <summary>What is new comes on the cards of the next four days.</summary>
+    private const int NewestOnCards = 4;
+
+    /// <summary>A tricky word is due for writing until it was written on so many days.</summary>
+    private const int WrittenOften = 3;
 
     /// <summary>By this many taught correspondences children blend words of four sounds by ear.</summary>
     private const int EnoughForFour = 18;
@@ -30,10 +37,11 @@ internal static class RevisitChoosers
         new(ActivityKind.Clues, Clues),
         new(ActivityKind.RecentWords, Recent),
         new(ActivityKind.TrickySoFar, TrickySoFar),
+        new(ActivityKind.SpellTricky, SpellTricky),
     ];
 
     /// <summary>
-    /// Last missed, too long unseen, the newest third, the longest unseen; shuffled, look-alikes not side by side where
+    /// Last missed, the newest four, too long unseen, the longest unseen; shuffled, look-alikes not side by side where
     /// it can be helped.
     /// </summary>
     private static IEnumerable<Item> Cards(LessonWork work, string id, int count)
@@ -46,16 +54,16 @@ internal static class RevisitChoosers
             )
             .ToList();
         var due = request
-            .Memory.Missed.Where(request.Before.Correspondences.Contains)
+            .Memory.Missed.Concat(request.Memory.Newest.Take(NewestOnCards))
+            .Where(request.Before.Correspondences.Contains)
             .Concat(
                 taught
                     .Where(c => c.Lessons >= Memory.LongestUnseen)
                     .OrderByDescending(c => c.Lessons)
                     .Select(c => c.Correspondence)
             )
-            .Concat(request.Memory.Newest.Take(count / 3).Where(request.Before.Correspondences.Contains))
             .Concat(taught.OrderByDescending(c => c.Lessons + (2 * c.Draw)).Select(c => c.Correspondence))
-            .Distinct()
+            .DistinctBy(c => c.Grapheme)
             .Take(count);
         var shuffled = random.Shuffle(due);
         for (var i = 1; i + 1 < shuffled.Count; i++)
@@ -67,9 +75,31 @@ internal static class RevisitChoosers
             ItemMaker.OfCorrespondence(
                 id,
                 c,
-                request.Memory.Missed.Contains(c) ? [Reason.Of("missed-last"), Seen(request, c)] : [Seen(request, c)]
+                request.Memory.Missed.Contains(c) ? [Reason.Of("missed-last"), Seen(request, c)] : [Seen(request, c)],
+                example: ExampleOf(work, c),
+                also: OtherSounds(work, c)
             )
         );
+    }
+
+    /// <summary>A word that the group can read, with these letters for this sound.</summary>
+    internal static string? ExampleOf(LessonWork work, Correspondence one) =>
+        ModelWords
+            .Chosen(one)
+            .FirstOrDefault(m => work.Request.Lexicon.Find(m) is { } word && work.Request.Before.CanRead(word))
+        ?? ModelWords.Ordered(one, work.LikelyBefore).FirstOrDefault()?.Spelling;
+
+    /// <summary>The other sounds that the letters were taught for; null for none.</summary>
+    private static ImmutableArray<CardSound>? OtherSounds(LessonWork work, Correspondence one)
+    {
+        var accent = work.Request.Before.Accent;
+        var others = work
+            .Request.Before.Correspondences.Where(c =>
+                !c.IsBath && c.Grapheme == one.Grapheme && accent.Project(c) != accent.Project(one)
+            )
+            .Select(c => new CardSound(c.ReferenceNotation, c.SoundText, c.Sounds[0].KeyWord, ExampleOf(work, c)))
+            .ToImmutableArray();
+        return others.IsEmpty ? null : others;
     }
 
     private static Reason Seen(LessonRequest request, Correspondence one) =>
@@ -117,9 +147,16 @@ internal static class RevisitChoosers
         var longest = request.Before.Correspondences.Count < EnoughForFour ? 3 : 4;
         var sayable = work
             .Known.Where(w =>
-                w.Segmentation.SoundCount >= longest - 1 && w.Segmentation.SoundCount <= longest && w.Suffix is null
+                w.Segmentation.SoundCount >= longest - 1
+                && w.Segmentation.SoundCount <= longest
+                && w.Suffix is null
+                && !ChosenLast.Has(w)
+                && (w.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun) || request.Materials.Pictures.ContainsKey(w.Spelling))
             )
             .ToList();
+        var pictured = sayable.Where(w => request.Materials.Pictures.ContainsKey(w.Spelling)).ToList();
+        if (pictured.Count(w => w.ContainsAny(sounds)) >= 2 * count)
+            sayable = pictured;
         var own = sayable.Where(w => w.ContainsAny(sounds)).ToList();
         return work.Choice(id)
             .Take(own.Count >= count ? own : sayable, count)
@@ -144,22 +181,38 @@ internal static class RevisitChoosers
     internal static CorrespondenceSet Saying(IReadOnlyCollection<Sound> sounds) =>
         CorrespondenceSet.Of(Correspondence.All.Where(c => c.Sounds.Any(sounds.Contains)));
 
-    /// <summary>Riddles whose answers hold a sound taught lately.</summary>
+    /// <summary>
+    /// Riddles whose answers share one sound that was taught lately: the sound is said first.
+    /// </summary>
     private static IEnumerable<Item> Clues(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var sounds = Saying(SoundsOf(request.Memory.Newest.Take(RecentCorrespondences)));
-        var told = work.Known.Where(w => w.Suffix is null && request.Materials.Meanings.Of(w) is not null).ToList();
-        var own = told.Where(w => w.ContainsAny(sounds)).ToList();
-        return work.Choice(id)
-            .Take(own.Count >= count ? own : told, count)
-            .Select(w => new ClueItem(
-                $"{id}:{w.Spelling}",
-                false,
-                w.Spelling,
-                request.Materials.Meanings.Of(w)!,
-                [Reason.Of("only-said")]
-            ));
+        foreach (var sound in work.Stream($"{id}:sound").Shuffle(request.Memory.Newest.Take(RecentCorrespondences)))
+        {
+            var saying = Saying(sound.Sounds);
+            var own = work
+                .Known.Where(w =>
+                    w.ContainsAny(saying)
+                    && w.Suffix is null
+                    && w.Compound.IsEmpty
+                    && w.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun)
+                    && !ChosenLast.Has(w)
+                    && request.Materials.Meanings.Has(w)
+                )
+                .ToList();
+            if (own.Count < count)
+                continue;
+            return work.Choice(id)
+                .Take(own, count)
+                .Select(w => new ClueItem(
+                    $"{id}:{w.Spelling}",
+                    false,
+                    w.Spelling,
+                    request.Materials.Meanings.Of(w)!,
+                    [Reason.Of("only-said"), Reason.Of("shares-sound", sound.SoundText)]
+                ));
+        }
+        return [];
     }
 
     /// <summary>Words with what was taught last, rather not those that come in Practise anyway.</summary>
@@ -176,20 +229,81 @@ internal static class RevisitChoosers
             );
     }
 
-    /// <summary>The last two, then those longest unseen.</summary>
+    /// <summary>
+    /// The last one taught, then those longest unseen; those that can be decoded by now are tricky no more. Words
+    /// easily mixed up do not stand side by side.
+    /// </summary>
     private static IEnumerable<Item> TrickySoFar(LessonWork work, string id, int count)
     {
         var request = work.Request;
         var random = work.Stream("tricky");
-        var latest = request.TrickyBefore.TakeLast(Math.Min(2, count));
-        var others = random
-            .Shuffle(request.TrickyBefore.SkipLast(2))
-            .OrderByDescending(t => request.Memory.Words.GetValueOrDefault(t, int.MaxValue))
-            .Take(Math.Max(0, count - 2));
-        return random
-            .Shuffle(latest.Concat(others))
-            .Select(request.Lexicon.Find)
+        var still = request
+            .TrickyBefore.Select(request.Lexicon.Find)
             .OfType<Word>()
-            .Select(w => ItemMaker.OfWord(id, w, [Reason.Of("tricky")], request.Before));
+            .Where(w => !request.Before.CanRead(w))
+            .ToList();
+        var due = still
+            .TakeLast(1)
+            .Concat(
+                random
+                    .Shuffle(still.SkipLast(1))
+                    .OrderByDescending(w => request.Memory.TrickyRead.GetValueOrDefault(w.Spelling, int.MaxValue))
+            )
+            .Take(count);
+        return Apart(random.Shuffle(due))
+            .Select(w => ItemMaker.OfWord(id, w, [Reason.Of("tricky"), ReadAgo(request, w)], request.Before));
+    }
+
+    private static Reason ReadAgo(LessonRequest request, Word word) =>
+        request.Memory.TrickyRead.TryGetValue(word.Spelling, out var ago)
+            ? Reason.Of("last-seen", ago.ToString(CultureInfo.InvariantCulture))
+            : Reason.Of("long-unseen");
+
+    /// <summary>
+    /// The words with none beside one that it is easily mixed up with, as far as that can be had: after each comes the
+    /// one that has most partners among those left.
+    /// </summary>
+    private static List<Word> Apart(List<Word> words)
+    {
+        var apart = new List<Word>();
+        while (words.Count > 0)
+        {
+            var next = words
+                .OrderBy(w => apart.Count > 0 && AreMixedUp(apart[^1], w))
+                .ThenByDescending(w => words.Count(o => AreMixedUp(o, w)))
+                .First();
+            words.Remove(next);
+            apart.Add(next);
+        }
+        return apart;
+    }
+
+    private static bool AreMixedUp(Word one, Word other) => MixedUp.Partners(one.Spelling).Contains(other.Spelling);
+
+    /// <summary>
+    /// Tricky words to write from memory: the last two taught until they were written on three days, then those longest
+    /// unwritten. Only words whose letters can all be formed.
+    /// </summary>
+    private static IEnumerable<Item> SpellTricky(LessonWork work, string id, int count)
+    {
+        var request = work.Request;
+        var formed = request.Before.Correspondences.SelectMany(c => c.Grapheme.Letters).ToHashSet();
+        var words = request
+            .TrickyBefore.Select(request.Lexicon.Find)
+            .OfType<Word>()
+            .Where(w =>
+                w.Spelling.All(l => !char.IsLetter(l) || formed.Contains(l)) && SpellingChoosers.MayBeDictated(work, w)
+            )
+            .ToList();
+        var newest = words.TakeLast(count).Where(w => request.Memory.TimesWritten(w.Spelling) < WrittenOften);
+        return newest
+            .Concat(
+                words.OrderByDescending(w => request.Memory.TrickyWritten.GetValueOrDefault(w.Spelling, int.MaxValue))
+            )
+            .Distinct()
+            .Take(count)
+            .Select(w =>
+                SpellingChoosers.Dictated(work, id, w, [Reason.Of("tricky"), Reason.Of("to-write")], request.Before)
+            );
     }
 }

@@ -24,6 +24,18 @@ internal static class TeachChoosers
 
     private const int ExamplesOfEach = 3;
 
+    /// <summary>With fewer words than this that have the spelling, others with the sound are said too.</summary>
+    private const int FewestHeard = 3;
+
+    /// <summary>Of the words with the spelling the best models are said.</summary>
+    private const int BestModels = 8;
+
+    /// <summary>By this many taught correspondences the group is past its first weeks.</summary>
+    internal const int FirstWeeks = 26;
+
+    private const PartsOfSpeech CanBeSeen =
+        PartsOfSpeech.Noun | PartsOfSpeech.Verb | PartsOfSpeech.Adjective | PartsOfSpeech.Number;
+
     public static ImmutableArray<Chooser> All { get; } =
     [
         new(ActivityKind.HearSound, HearSound),
@@ -54,37 +66,81 @@ internal static class TeachChoosers
     private static IEnumerable<Item> Today(LessonWork work, string id) =>
         work.Request.Today.Correspondences.Select(c => ItemMaker.OfCorrespondence(id, c, New));
 
-    /// <summary>Words that start with today's sound, that end with it, or hold it: said by the adult.</summary>
+    /// <summary>
+    /// Words that start with today's sound, that end with it, or hold it, all at one place: where the spelling stands.
+    /// Things that a child can see or do, rather with today's spelling; said by the adult.
+    /// </summary>
     private static IEnumerable<Item> HearSound(LessonWork work, string id, int count)
     {
         if (work.Request.Today.Correspondences.IsEmpty)
             return [];
-        var sounds = RevisitChoosers.SoundsOf(work.Request.Today.Correspondences.Take(1));
-        var (saying, target) = (RevisitChoosers.Saying(sounds), work.Request.Today.Correspondences[0]);
-        // Two sounds at once (x, le) are heard in words that have them together.
+        var target = work.Request.Today.Correspondences[0];
+        var accent = work.Request.After.Accent;
+        var saying = CorrespondenceSet.Of(Correspondence.All.Where(c => accent.Project(c) == accent.Project(target)));
         var sayable = work
             .Known.Where(w =>
                 w.Suffix is null
                 && w.Segmentation.Taps <= Weights.EasyTaps
-                && (target.Sounds.Length > 1 ? w.Contains(target) : w.ContainsAny(saying))
+                && w.ContainsAny(saying)
+                && IsPlainlyHeard(w, target)
+                && !ChosenLast.Has(w)
+                && (w.PartsOfSpeech & CanBeSeen) != PartsOfSpeech.None
             )
             .ToList();
-        var starts = sayable.Where(w => sounds.Contains(w.Required[0].Sounds[0])).ToList();
-        var ends = sayable.Where(w => sounds.Contains(w.Required[^1].Sounds[^1])).ToList();
-        var best =
-            starts.Count >= count ? starts
-            : ends.Count >= count ? ends
-            : sayable;
-        var where =
-            best == starts ? "starts-with-it"
-            : best == ends ? "ends-with-it"
-            : "has-sound";
-        return work.Choice(id).Take(best, count).Select(w => ItemMaker.OfWord(id, w, [Reason.Of(where)], oral: true));
+        var spelled = ModelWords
+            .Ordered(target, sayable)
+            .OrderByDescending(w =>
+                ModelWords.Chosen(target).Contains(w.Spelling)
+                || work.Request.Materials.Pictures.ContainsKey(w.Spelling)
+            )
+            .ToList();
+        var at = PlaceToHear(spelled.Count > 0 ? spelled : sayable, saying);
+        bool IsThere(Word word) => Places.Of(HeardAt(word, saying), word.Required.Length) == at;
+        var own = spelled.Where(IsThere).ToList();
+        var others = own.Count >= FewestHeard ? [] : sayable.Where(w => IsThere(w) && !own.Contains(w)).ToList();
+        var chosen = work.Choice(id).Take(own.Take(BestModels), count);
+        if (chosen.Count < count)
+            chosen.AddRange(work.Choice($"{id}:more").Take(others, count - chosen.Count, chosen));
+        var where = at switch
+        {
+            Place.Start => "starts-with-it",
+            Place.End => "ends-with-it",
+            _ => "has-sound",
+        };
+        return chosen.Select(w => ItemMaker.OfWord(id, w, [Reason.Of(where)], oral: true));
     }
+
+    /// <summary>The place of what says today's sound in a word that has it.</summary>
+    private static int HeardAt(Word word, CorrespondenceSet saying)
+    {
+        var at = 0;
+        while (!saying.Contains(word.Required[at]))
+            at++;
+        return at;
+    }
+
+    /// <summary>
+    /// The start where enough words have it there, else where most have it: children hear a beginning most easily.
+    /// </summary>
+    private static Place PlaceToHear(List<Word> words, CorrespondenceSet saying)
+    {
+        var places = words.CountBy(w => Places.Of(HeardAt(w, saying), w.Required.Length)).ToDictionary();
+        return places.GetValueOrDefault(Place.Start) >= FewestHeard ? Place.Start
+            : places.Count == 0 ? Place.Start
+            : places.OrderByDescending(p => p.Value).ThenBy(p => p.Key).First().Key;
+    }
+
+    /// <summary>
+    /// False for a word in which children hear another sound: t and d before r, a weak vowel, and a vowel of a longer
+    /// word that is not its first.
+    /// </summary>
+    private static bool IsPlainlyHeard(Word word, Correspondence target) =>
+        !(word.Spelling is ['t' or 'd', 'r', ..] && target.SoundText is "t" or "d")
+        && (!target.IsVowel || target.SoundText == "ə" || word.Required.First(p => p.IsVowel).SoundText != "ə");
 
     private static IEnumerable<Item> WhereItStands(LessonWork work, string id, int count) =>
         work
-            .Request.Today.Correspondences.Take(count)
+            .Request.Today.Correspondences.Take(work.Request.Before.Correspondences.Count < FirstWeeks ? 0 : count)
             .Select(c => (One: c, Facts: ItemMaker.Positions(c, work.Request.Lexicon)))
             .Where(c => c.Facts is not null)
             .Select(c => ItemMaker.OfCorrespondence(id, c.One, New, c.Facts));
@@ -189,10 +245,16 @@ internal static class TeachChoosers
         var groups = words
             .GroupBy(w => SoundsOfSuffix(w, pattern))
             .OrderBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => new PatternExample(
-                g.Key,
-                [.. work.Choice($"{id}:{pattern}:{g.Key}").Take(g, ExamplesOfEach).Select(w => w.Spelling)]
-            ))
+            .Select(g =>
+                work.Choice($"{id}:{pattern}:{g.Key}").Take(work.Picked([.. g]), ExamplesOfEach) is var chosen
+                    ? new PatternExample(
+                        g.Key,
+                        [.. chosen.Select(w => w.Spelling)],
+                        [.. chosen.Select(w => PatternModels.Of(w, pattern)).OfType<PatternModel>()]
+                    )
+                    : null
+            )
+            .OfType<PatternExample>()
             .Where(e => e.Words.Length > 0);
         return new PatternItem($"{id}:{pattern.Id()}", false, pattern.Id(), [.. groups]);
     }

@@ -21,7 +21,7 @@ internal static class Weights
     public const int EasyTaps = 4;
     public const double JustSeen = -4;
     public const double BringsBack = 0.6;
-    public const double OnlyCalledOut = -2.5;
+    public const double ChosenLast = -8;
     public const double Luck = 1;
 
     // A word beside another.
@@ -41,11 +41,7 @@ internal static class Weights
     public const double EachWordTooLong = -2;
     public const double EachWordTooShort = -1.5;
     public const double SentenceJustRead = -6;
-    public const double SentenceMet = -8;
     public const double TooManyTargets = -1;
-
-    // A text: rather one that asks for much of what was taught.
-    public const double EachCorrespondenceOfText = 0.2;
 
     // Quality of a lesson: what share of the score each rule has.
     public const double QualityTarget = 3;

@@ -54,12 +54,21 @@ public sealed class WordChoice(LessonWork work, Seeded random)
                 chosen.Add(best);
         }
         Improve(pool, given);
-        return [.. EasyToHard(chosen.Skip(given).Select(c => c.Word))];
+        return [.. EasyToHard(chosen.Skip(given).Select(c => c.Word), work.IsOwn)];
     }
 
-    /// <summary>Short before long, base forms before suffixed ones, common before rare.</summary>
-    public static IEnumerable<Word> EasyToHard(IEnumerable<Word> words) =>
-        words.OrderBy(w => w.Segmentation.Taps).ThenBy(w => w.Suffix is not null).ThenByDescending(w => w.Zipf);
+    /// <summary>
+    /// Short before long; among those as long what comes first by <paramref name="first"/>, base forms, few syllables,
+    /// no letters that are split, common before rare.
+    /// </summary>
+    public static IEnumerable<Word> EasyToHard(IEnumerable<Word> words, Func<Word, bool>? first = null) =>
+        words
+            .OrderBy(w => w.Segmentation.Taps)
+            .ThenByDescending(w => first?.Invoke(w) ?? false)
+            .ThenBy(w => w.Suffix is not null)
+            .ThenBy(w => w.Segmentation.Syllables)
+            .ThenBy(w => w.Required.Any(p => p.Grapheme.IsSplit))
+            .ThenByDescending(w => w.Zipf);
 
     /// <summary>Why this word: codes for a screen or a print.</summary>
     public static IEnumerable<Reason> Explain(LessonRequest request, Word word)
@@ -91,8 +100,8 @@ public sealed class WordChoice(LessonWork work, Seeded random)
             worth += Weights.Explained;
         else if (word.Zipf < Weights.HeardByAll)
             worth += Weights.NeitherKnownNorExplained;
-        if (word.PartsOfSpeech == PartsOfSpeech.Exclamation)
-            worth += Weights.OnlyCalledOut;
+        if (ChosenLast.Has(word))
+            worth += Weights.ChosenLast;
         if (word.Suffix is null)
             worth += Weights.BaseForm;
         worth += Math.Max(0, word.Required.Length - Weights.EasyTaps) * Weights.EachTapBeyondEasy;

@@ -63,15 +63,9 @@ public static class LessonPlanner
             )
                 filled[part.Kind][0] = instead;
         }
-        var fitted = Pace.Fit(Parts(template, filled), request.Minutes, request.Pace)
-            .SelectMany(p => p.Activities)
-            .ToDictionary(a => a.Id);
-        foreach (var slots in filled.Values)
-        {
-            for (var i = 0; i < slots.Length; i++)
-                slots[i] = slots[i] is { } a ? fitted.GetValueOrDefault(a.Id) : null;
-        }
-        AddWhatThereIsRoomFor(work, template, filled, request.Minutes * 60);
+        KeepOnly(filled, Pace.Fit(Parts(template, filled), request.Minutes, request.Pace));
+        AddWhatThereIsRoomFor(work, template, filled, Pace.ToFill(request.Minutes));
+        LengthenApply(work, template, filled, Pace.ToFill(request.Minutes));
 
         // A quiet day goes back to what its rung names, and teaches nothing.
         var news =
@@ -117,7 +111,7 @@ public static class LessonPlanner
                 continue;
             if (Chooser.Make(work, kind, part.Kind, slot.Items) is not { } made)
                 continue;
-            if (slot.Need == SlotNeed.Must && kind != kinds[0] && HasBegun(work.Request))
+            if (slot.Need == SlotNeed.Must && !slot.TakeTurns && kind != kinds[0] && HasBegun(work.Request))
                 notes?.Add(Reason.Of("too-few-for", Code(kinds[0]), Code(kind)));
             return made;
         }
@@ -163,13 +157,83 @@ public static class LessonPlanner
             {
                 if (left < ActivityFacts.Of(kind).Seconds * work.Request.Pace)
                     continue;
-                if (Fill(work, part, slot with { Kinds = [kind] }, filled) is not { } made || made.Seconds > left)
+                if (Fill(work, part, slot with { Kinds = [kind] }, filled) is not { } made)
                     continue;
                 filled[part.Kind][at] = made;
-                break;
+                if (
+                    made.Seconds <= left
+                    && !(part.Kind == PartKind.Practise && Pace.HasTooMuchPractice(Parts(template, filled)))
+                )
+                    break;
+                filled[part.Kind][at] = null;
+                work.Free(made);
             }
         }
     }
+
+    /// <summary>
+    /// Where Apply has less than its share, more is read or said in it; what can't be added is cut from Practise.
+    /// </summary>
+    private static void LengthenApply(
+        LessonWork work,
+        LessonTemplate template,
+        Dictionary<PartKind, Activity?[]> filled,
+        int seconds
+    )
+    {
+        if (!filled.TryGetValue(PartKind.Apply, out var apply))
+            return;
+        for (var more = 0; more < MostMore && Pace.HasTooLittleApply(Parts(template, filled)); more++)
+        {
+            if (!Lengthen(work, apply))
+                break;
+            if (Parts(template, filled) is var parts && parts.Sum(p => p.Seconds) > seconds)
+                KeepOnly(filled, Pace.Fit(parts, work.Request.Minutes, work.Request.Pace));
+        }
+        KeepOnly(filled, Pace.Spared(Parts(template, filled), work.Request.Pace));
+    }
+
+    /// <summary>One item more in the first activity that can have one; false where none can.</summary>
+    private static bool Lengthen(LessonWork work, Activity?[] activities)
+    {
+        for (var i = 0; i < activities.Length; i++)
+        {
+            if (activities[i] is not { } standing || !Lengthens.Contains(standing.Kind))
+                continue;
+            work.Free(standing);
+            var longer = Chooser.Make(work, standing.Kind, PartKind.Apply, standing.Items.Length + 1, standing.Id);
+            if (longer is not null && longer.Items.Length > standing.Items.Length)
+            {
+                activities[i] = longer;
+                return true;
+            }
+            if (longer is not null)
+                work.Free(longer);
+            work.Settle(standing.Items);
+        }
+        return false;
+    }
+
+    /// <summary>The activities as the parts have them; those that they have no more are empty places.</summary>
+    private static void KeepOnly(Dictionary<PartKind, Activity?[]> filled, ImmutableArray<LessonPart> parts)
+    {
+        var kept = parts.SelectMany(p => p.Activities).ToDictionary(a => a.Id);
+        foreach (var places in filled.Values)
+        {
+            for (var i = 0; i < places.Length; i++)
+                places[i] = places[i] is { } a ? kept.GetValueOrDefault(a.Id) : null;
+        }
+    }
+
+    private const int MostMore = 6;
+
+    private static readonly ImmutableArray<ActivityKind> Lengthens =
+    [
+        ActivityKind.ReadSentence,
+        ActivityKind.OralSentence,
+        ActivityKind.FillGap,
+        ActivityKind.PhraseToPicture,
+    ];
 
     /// <summary>The kinds by when they came last, the longest ago first; those that never came by chance.</summary>
     private static ImmutableArray<ActivityKind> InTurn(
@@ -298,9 +362,9 @@ public static class LessonPlanner
         var makingWay = words.Keys.ToHashSet();
         var met = lesson
             .Activities.Where(a => a.Id != activity.Id)
-            .SelectMany(a => a.Items)
-            .OfType<SentenceItem>()
-            .Select(s => s.Text)
+            .SelectMany(a => a.Items.Concat(a.Levels?.Support ?? []).Concat(a.Levels?.Stretch ?? []))
+            .Concat(activity.Items.Where(i => i.Kept))
+            .SelectMany(ReadByChildren.Sentences)
             .ToHashSet();
         if (activity.Kind == ActivityKind.ReadWords)
             return new LessonWork(elsewhere)

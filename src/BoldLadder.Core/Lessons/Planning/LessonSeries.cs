@@ -24,6 +24,10 @@ public sealed class LessonSeries(
     private readonly Dictionary<string, int> words = new(StringComparer.Ordinal);
     private readonly Dictionary<string, int> texts = new(StringComparer.Ordinal);
     private readonly Dictionary<ActivityKind, int> kinds = [];
+    private readonly Dictionary<string, int> trickyRead = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, int> trickyWritten = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, int> written = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, int> readings = new(StringComparer.Ordinal);
     private readonly List<Correspondence> newest = [];
     private readonly List<string> tricky = [];
     private Taught before = ladder.TaughtAfter(0, leniencies, accent);
@@ -43,6 +47,10 @@ public sealed class LessonSeries(
             Words = words.ToDictionary(w => w.Key, w => at - w.Value),
             Texts = texts.ToDictionary(t => t.Key, t => at - t.Value),
             Kinds = kinds.ToDictionary(k => k.Key, k => at - k.Value),
+            TrickyRead = trickyRead.ToDictionary(k => k.Key, k => at - k.Value),
+            TrickyWritten = trickyWritten.ToDictionary(k => k.Key, k => at - k.Value),
+            Written = written.ToDictionary(),
+            TextReadings = readings.ToDictionary(),
             Newest = [.. Enumerable.Reverse(newest)],
         };
         return new LessonRequest(
@@ -61,7 +69,7 @@ public sealed class LessonSeries(
     {
         var request = Next();
         var lesson = LessonPlanner.Plan(request);
-        Held(request, lesson);
+        Held(lesson);
         return (request, lesson);
     }
 
@@ -72,23 +80,26 @@ public sealed class LessonSeries(
             Teach(ladder.Rungs[Lessons]);
     }
 
-    private void Held(LessonRequest request, Lesson lesson)
+    private void Held(Lesson lesson)
     {
-        foreach (var activity in lesson.Activities)
+        var tally = LessonTally.Of(lesson);
+        foreach (var word in lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Words))
+            words[word] = Lessons;
+        foreach (var kind in tally.Kinds)
+            kinds[kind] = Lessons;
+        foreach (var text in tally.Sentences.Concat(tally.Titles))
+            texts[text] = Lessons;
+        foreach (var card in tally.Cards)
+            seen[card] = Lessons;
+        foreach (var word in tally.TrickyRead)
+            trickyRead[word] = Lessons;
+        foreach (var word in tally.TrickyWritten)
         {
-            kinds[activity.Kind] = Lessons;
-            foreach (var item in activity.Items)
-            {
-                foreach (var word in ReadByChildren.Words(item))
-                    words[word] = Lessons;
-                if (item is CardItem card && Correspondence.TryParse(card.Correspondence, out var shown))
-                    seen[shown] = Lessons;
-                if (item is SentenceItem sentence)
-                    texts[sentence.Text] = Lessons;
-                if (item is TextItem text)
-                    texts[text.Title] = Lessons;
-            }
+            trickyWritten[word] = Lessons;
+            written[word] = written.GetValueOrDefault(word) + 1;
         }
+        foreach (var title in tally.Titles)
+            readings[title] = readings.GetValueOrDefault(title) + 1;
         Teach(ladder.Rungs[Lessons]);
     }
 
