@@ -103,3 +103,32 @@ test('keys reveal, blank, go back and leave', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Badgers');
 });
+
+test('an activity by ear says its answer to the adult alone, and a name is written before it is shown', async ({
+  page,
+}) => {
+  await signIn(page);
+  await openLesson(page, 'Badgers');
+  for (const [part, kind] of [
+    ['Revisit', 'first-and-rest'],
+    ['Practise', 'dictate-name'],
+  ] as const) {
+    const form = page.locator(`.part-${part.toLowerCase()} .add-activity`);
+    await form.getByLabel(`Add an activity to ${part}`).selectOption(kind);
+    await form.getByRole('button', { name: 'Add' }).click();
+  }
+  const rest = page.locator('[data-activity="revisit-first-rest"]');
+  await expect(rest.locator('small').first()).toHaveText(/^\/.+\/ … \/.+\/$/);
+  await expect(page.locator('[data-activity="practise-name"]')).toBeVisible();
+
+  await page.keyboard.press('b');
+  const board = page.locator('.board');
+  await expect(board).toBeVisible();
+  const name = page.locator('.board-count');
+  for (let i = 0; i < 80 && !(await board.innerText()).includes('Write the name'); i++) await page.keyboard.press(' ');
+  await page.keyboard.press(' ');
+  await expect(name).toHaveText('Listen. Count. Write.');
+  await page.keyboard.press('r');
+  await expect(name).toHaveCount(0);
+  await expect(board.locator('.board-word')).toHaveText(/^[A-Z]/);
+});

@@ -27,6 +27,13 @@ public enum ActivityKind
     RecentWords,
     TrickySoFar,
     SpellTricky,
+    TrickyAtSpeed,
+    DictateSounds,
+    EarlierSet,
+    FirstAndRest,
+    AtTheEnd,
+    WhereIsIt,
+    StartAndEnd,
 
     // Teach
     HearSound,
@@ -59,6 +66,10 @@ public enum ActivityKind
     HuntPage,
     PictureToWord,
     LabelPicture,
+    ThreeWays,
+    LikeLines,
+    DictateName,
+    WordThenPicture,
 
     // Apply
     ReadSentence,
@@ -70,6 +81,8 @@ public enum ActivityKind
     Crossword,
     FillGap,
     StoryPrompt,
+    PhraseSheet,
+    HuntText,
 }
 
 /// <summary>How children answer in an activity. Source: docs/handbook.md, section 6.</summary>

@@ -26,7 +26,10 @@ public sealed record LessonTally(
             Sentences: [.. items.Where(i => i is not WordItem).SelectMany(ReadByChildren.Sentences).Distinct()],
             Titles: [.. items.OfType<TextItem>().Select(t => t.Title).Distinct()],
             Kinds: [.. lesson.Activities.Select(a => a.Kind).Distinct()],
-            TrickyRead: [.. WordsOf(lesson, ActivityKind.TrickySoFar, ActivityKind.NewTrickyWord)],
+            TrickyRead:
+            [
+                .. WordsOf(lesson, ActivityKind.TrickySoFar, ActivityKind.TrickyAtSpeed, ActivityKind.NewTrickyWord),
+            ],
             TrickyWritten: [.. WordsOf(lesson, ActivityKind.SpellTricky, ActivityKind.NewTrickyWord)],
             Cards:
             [

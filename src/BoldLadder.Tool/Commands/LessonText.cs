@@ -103,9 +103,22 @@ internal static class LessonText
 
     private static string Flag(IEnumerable<Reason> reasons) =>
         reasons.FirstOrDefault(r =>
-            r.Code is "near-miss" or "has-not" or "another-job" or "not-here" or "starts-with-it" or "ends-with-it"
+            r.Code
+                is "near-miss"
+                    or "has-not"
+                    or "another-job"
+                    or "not-here"
+                    or "starts-with-it"
+                    or "ends-with-it"
+                    or "first-and-rest"
+                    or "starts-and-ends"
+                    or "at-start"
+                    or "at-middle"
+                    or "at-end"
+                    or "show-it"
+                    or "stay-still"
         )
             is { } flag
-            ? $" [{flag.Code}]"
+            ? $" [{string.Join(' ', flag.Arguments.Prepend(flag.Code))}]"
             : "";
 }

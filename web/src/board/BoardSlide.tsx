@@ -14,7 +14,10 @@ import type { Slide } from './slides';
 /** Texts with fewer letters are shown larger. */
 const SHORT_TEXT = 240;
 
-const isWritten = (kind: Slide['activity']['kind']) => kind === 'spell-words' || kind === 'spell-tricky';
+const isWritten = (kind: Slide['activity']['kind']) =>
+  kind === 'spell-words' || kind === 'spell-tricky' || kind === 'dictate-name';
+
+const asName = (word: string) => word[0]!.toUpperCase() + word.slice(1);
 
 /** What stands on the board: as large as the screen lets it. */
 export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolean }) {
@@ -59,9 +62,15 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
         </span>
       );
     case 'made-up':
+      if (isWritten(activity.kind) && !revealed)
+        return <span className="board-count fw-bold">{text('board.countFirst')}</span>;
       return (
         <span className="board-word literacy board-length-short">
-          <MarkedWord word={item.word} marks={item.marks} hideMarks={!revealed} />
+          <MarkedWord
+            word={activity.kind === 'dictate-name' ? asName(item.word) : item.word}
+            marks={item.marks}
+            hideMarks={!revealed}
+          />
         </span>
       );
     case 'gap':
@@ -153,15 +162,18 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
           )}
         </span>
       );
-    case 'picture':
+    case 'picture': {
+      const wordFirst = activity.kind === 'word-then-picture';
       return (
         <span className="board-stack">
-          {(revealed || item.options.length === 0) && <Picture name={item.picture} size={320} />}
+          {wordFirst && <span className="board-word literacy board-length-short">{item.word}</span>}
+          {(revealed || (item.options.length === 0 && !wordFirst)) && <Picture name={item.picture} size={320} />}
           <span className="literacy board-options">
-            {item.options.length > 0 ? item.options.join('   ') : revealed ? item.word : ''}
+            {item.options.length > 0 ? item.options.join('   ') : revealed && !wordFirst ? item.word : ''}
           </span>
         </span>
       );
+    }
     case 'text':
       return (
         <span

@@ -1,5 +1,6 @@
+import { flagOf } from './flags';
 import { Fragment } from 'react';
-import { headingText, reasonText, saysText, text, textOf } from '../text/text';
+import { headingText, saysText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { CardSounds } from './CardSounds';
@@ -212,10 +213,4 @@ function SentenceShown({ item, broken, print }: { item: SentenceItem; broken: bo
       )}
     </span>
   );
-}
-
-/** What the adult must know of a word at a glance: a near miss, the same letters with another job. */
-function flagOf(reasons: readonly { code: string; arguments: readonly string[] }[]): string {
-  const flag = reasons.find((r) => ['near-miss', 'has-not', 'another-job', 'not-here', 'has-sound'].includes(r.code));
-  return flag ? reasonText({ code: flag.code, arguments: [...flag.arguments] }) : '';
 }

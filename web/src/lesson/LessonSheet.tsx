@@ -2,6 +2,7 @@ import { countOf, dayText, isQuietDay, labelText, saysText, text, textOf } from 
 import { MarkedWord } from '../words/MarkedWord';
 import { LevelsLine, sayText, sharedText } from './ActivityView';
 import { CardSounds } from './CardSounds';
+import { flagOf } from './flags';
 import { ItemShown } from './ItemShown';
 import { useOnePage } from './useOnePage';
 import { minutesOf, type Activity, type Item, type LessonView } from './kinds';
@@ -62,7 +63,7 @@ export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) 
 }
 
 function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
-  if (item.$type === 'word' && activity.kind !== 'has-sound' && activity.kind !== 'find-in-words') {
+  if (item.$type === 'word' && (activity.kind === 'hear-sound' || !flagOf(item.reasons))) {
     return (
       <span className="literacy sheet-word">
         <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />

@@ -57,7 +57,7 @@ internal static class ApplyChoosers
         new(ActivityKind.PhraseToPicture, Phrases),
         new(ActivityKind.DictateSentence, Dictate),
         new(ActivityKind.OwnSentence, OwnSentence),
-        new(ActivityKind.ReadText, Texts),
+        new(ActivityKind.ReadText, (work, id, count) => Texts(work, id)),
         new(ActivityKind.Crossword, MakeCrossword),
         new(ActivityKind.FillGap, FillGap),
         new(ActivityKind.StoryPrompt, StoryPrompt),
@@ -99,12 +99,15 @@ internal static class ApplyChoosers
         Func<Sentence, bool> isNeeded
     )
     {
+        var hasNeeded = false;
         var before = met.Select(s => ReadByChildren.InSentence(s).ToHashSet()).ToList();
         foreach (var sentence in sentences)
         {
             var words = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
-            if (before.Exists(b => Sentence.AreAlike(b, words)) && !isNeeded(sentence))
+            var needed = !hasNeeded && isNeeded(sentence);
+            if (before.Exists(b => Sentence.AreAlike(b, words)) && !needed)
                 continue;
+            hasNeeded |= needed;
             before.Add(words);
             yield return sentence;
         }
@@ -222,7 +225,8 @@ internal static class ApplyChoosers
     /// A text with words of the day, or of the days before: one read lately is read again for fluency, three times in
     /// all; else the one with most of what is new.
     /// </summary>
-    internal static IEnumerable<TextItem> Texts(LessonWork work, string id, int count)
+    /// <param name="fewestOwn">So many different words have what the day is about.</param>
+    internal static IEnumerable<TextItem> Texts(LessonWork work, string id, int fewestOwn = 0)
     {
         var request = work.Request;
         var random = work.Stream(id);
@@ -252,7 +256,8 @@ internal static class ApplyChoosers
                 )
             )
             .Where(t =>
-                (t.Own >= FewestOfDay || t.Hits >= FewestInText)
+                t.Own >= fewestOwn
+                && (t.Own >= FewestOfDay || t.Hits >= FewestInText)
                 && t.Asked >= LeastAsked * request.Before.Correspondences.Count
                 && (t.Ago == 0 || t.Ago < ReadAgainWithin)
             )
@@ -265,7 +270,12 @@ internal static class ApplyChoosers
             b.Text.Title,
             [.. b.Text.Sentences.Select(s => ItemMaker.OfSentence(id, s, request.After, []))],
             b.Text.Questions,
-            [b.Ago > 0 ? Reason.Of("read-again") : ReadingChoosers.UsesInWords(request.Today, Math.Max(b.Own, b.Hits))]
+            [
+                .. b.Ago > 0 ? [Reason.Of("read-again")] : ImmutableArray<Reason>.Empty,
+                b.Own >= FewestOfDay
+                    ? ReadingChoosers.UsesInWords(request.Today, b.Own)
+                    : Reason.Of("has-lately-in-words", b.Hits.ToString(CultureInfo.InvariantCulture)),
+            ]
         ));
     }
 

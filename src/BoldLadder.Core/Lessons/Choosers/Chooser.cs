@@ -18,6 +18,10 @@ public sealed record Chooser(ActivityKind Kind, Func<LessonWork, string, int, IE
             .Concat(ReadingChoosers.All)
             .Concat(SpellingChoosers.All)
             .Concat(ApplyChoosers.All)
+            .Concat(EarChoosers.All)
+            .Concat(AgainChoosers.All)
+            .Concat(BuildChoosers.All)
+            .Concat(SheetChoosers.All)
             .ToFrozenDictionary(c => c.Kind);
 
     /// <summary>An activity of the kind; null when there is too little to choose from.</summary>
