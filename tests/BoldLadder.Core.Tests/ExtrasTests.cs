@@ -35,7 +35,7 @@ public class ExtrasTests
         var part = ActivityFacts.Of(kind).Part;
         foreach (var (request, lesson) in Lessons())
         {
-            if (LessonPlanner.Another(request, lesson, part, kind, request.Seed) is not { } made)
+            if (LessonChanges.Another(request, lesson, part, kind, request.Seed) is not { } made)
                 continue;
             yield return (
                 request,
@@ -128,7 +128,7 @@ public class ExtrasTests
         Assert.NotEmpty(Of(ActivityKind.MadeUpWords));
         Assert.All(Of(ActivityKind.MadeUpWords), m =>
             Assert.Null(
-                LessonPlanner.Another(
+                LessonChanges.Another(
                     m.Request with
                     {
                         MadeUpInLessons = false,
@@ -184,7 +184,7 @@ public class ExtrasTests
             .Skip(2)
             .First();
         var activity = lesson.Activities.Single(a => a.Kind == kind);
-        var others = LessonPlanner.Refill(request, lesson, activity, 4242);
+        var others = LessonChanges.Refill(request, lesson, activity, 4242);
         Assert.NotEqual(activity.Items.Select(i => i.Id), others.Items.Select(i => i.Id));
         Assert.Empty(
             LessonCheck.Problems(
@@ -202,7 +202,7 @@ public class ExtrasTests
     {
         var (request, lesson) = With(ActivityKind.WordChain).First();
         var chain = lesson.Activities.Single(a => a.Kind == ActivityKind.WordChain);
-        Assert.Same(chain, LessonPlanner.ReplaceOne(request, lesson, chain, chain.Items[1].Id, 5));
+        Assert.Same(chain, LessonChanges.ReplaceOne(request, lesson, chain, chain.Items[1].Id, 5));
     }
 
     [Fact]

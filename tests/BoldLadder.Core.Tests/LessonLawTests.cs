@@ -262,7 +262,7 @@ public class LessonLawTests
                     foreach (var kind in missing.ToList())
                     {
                         if (
-                            LessonPlanner.Another(request, lesson, ActivityFacts.Of(kind).Part, kind, 3) is { } made
+                            LessonChanges.Another(request, lesson, ActivityFacts.Of(kind).Part, kind, 3) is { } made
                             && LessonCheck
                                 .Problems(
                                     lesson with

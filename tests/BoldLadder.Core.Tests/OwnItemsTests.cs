@@ -66,7 +66,7 @@ public class OwnItemsTests
     public void A_typed_sentence_that_can_be_read_becomes_an_item_and_any_other_is_given_back_with_its_verdicts()
     {
         var (request, lesson) = Day(26);
-        var read = LessonPlanner.Another(request, lesson, PartKind.Apply, ActivityKind.ReadSentence, 1)!;
+        var read = LessonChanges.Another(request, lesson, PartKind.Apply, ActivityKind.ReadSentence, 1)!;
         var (with, _) = OwnItems.Add(request, read, false, "The dog sat on a big red van.", Places);
         Assert.IsType<SentenceItem>(with!.Items[^1]);
         var (without, verdicts) = OwnItems.Add(request, read, false, "The dog sat on a ship.", Places);

@@ -207,7 +207,7 @@ public class PlannerTests
         var lesson = LessonPlanner.Plan(request);
         var read = lesson.Find("practise-read")!;
         var kept = read with { Items = read.Items.SetItem(0, read.Items[0] with { Kept = true }) };
-        var refilled = LessonPlanner.Refill(request, lesson.With(kept), kept, 99);
+        var refilled = LessonChanges.Refill(request, lesson.With(kept), kept, 99);
         Assert.Equal(read.Items.Length, refilled.Items.Length);
         Assert.Contains(refilled.Items, i => i.Id == kept.Items[0].Id && i.Kept);
         Assert.True(refilled.Items.Count(i => read.Items.Any(r => r.Id == i.Id)) <= read.Items.Length / 2);
@@ -230,8 +230,8 @@ public class PlannerTests
                 foreach (
                     var changed in new[]
                     {
-                        LessonPlanner.Refill(request, lesson, activity, 9),
-                        LessonPlanner.ReplaceOne(request, lesson, activity, activity.Items[^1].Id, 9),
+                        LessonChanges.Refill(request, lesson, activity, 9),
+                        LessonChanges.ReplaceOne(request, lesson, activity, activity.Items[^1].Id, 9),
                     }
                 )
                 {
@@ -266,7 +266,7 @@ public class PlannerTests
     {
         var request = Given.Request(Given.RungOf("oa=əʊ"), 1);
         var lesson = LessonPlanner.Plan(request);
-        var activity = LessonPlanner.Another(request, lesson, part, kind, 5, 4)!;
+        var activity = LessonChanges.Another(request, lesson, part, kind, 5, 4)!;
         var at = activity.Items.ToList().FindIndex(i => i is not CardItem { Reasons: [{ Code: "show-it" }] });
         var with = lesson with
         {
@@ -275,7 +275,7 @@ public class PlannerTests
                 .. lesson.Parts.Select(p => p.Kind == part ? p with { Activities = p.Activities.Add(activity) } : p),
             ],
         };
-        var changed = LessonPlanner.ReplaceOne(request, with, activity, activity.Items[at].Id, 6);
+        var changed = LessonChanges.ReplaceOne(request, with, activity, activity.Items[at].Id, 6);
         Assert.DoesNotContain(activity.Items, i => i.Id == changed.Items[at].Id);
         Assert.Equal(activity.Items.RemoveAt(at).Select(i => i.Id), changed.Items.RemoveAt(at).Select(i => i.Id));
     }

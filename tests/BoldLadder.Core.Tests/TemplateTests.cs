@@ -194,13 +194,13 @@ public class TemplateTests
     {
         var request = Given.Request(6, 1);
         var lesson = LessonPlanner.Plan(request);
-        Assert.Null(LessonPlanner.Another(request, lesson, PartKind.Practise, ActivityKind.ChooseSpelling, 1));
-        var instead = LessonPlanner.InsteadOf(request, lesson, PartKind.Practise, ActivityKind.ChooseSpelling);
+        Assert.Null(LessonChanges.Another(request, lesson, PartKind.Practise, ActivityKind.ChooseSpelling, 1));
+        var instead = LessonChanges.InsteadOf(request, lesson, PartKind.Practise, ActivityKind.ChooseSpelling);
         Assert.NotEmpty(instead.Kinds);
         Assert.All(instead.Kinds, k => Assert.Equal(PartKind.Practise, ActivityFacts.Of(k).Part));
         var later = Given.Request(Given.RungOf("ph=f") + 1, 1);
         Assert.NotNull(
-            LessonPlanner
+            LessonChanges
                 .InsteadOf(later, LessonPlanner.Plan(later), PartKind.Practise, ActivityKind.ChooseSpelling)
                 .Earlier
         );

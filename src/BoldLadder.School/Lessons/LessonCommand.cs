@@ -78,7 +78,7 @@ public sealed record ChooseOthers(string ActivityId) : LessonCommand
     {
         var request = await bench.Request();
         return bench.WithActivity(ActivityId, activity =>
-            bench.Changed(activity, LessonPlanner.Refill(request, bench.Document, activity, bench.Seed))
+            bench.Changed(activity, LessonChanges.Refill(request, bench.Document, activity, bench.Seed))
         );
     }
 }
@@ -92,7 +92,7 @@ public sealed record ReplaceItem(string ItemId) : LessonCommand
     {
         var request = await bench.Request();
         return bench.WithHolder(ItemId, holder =>
-            bench.Changed(holder, LessonPlanner.ReplaceOne(request, bench.Document, holder, ItemId, bench.Seed))
+            bench.Changed(holder, LessonChanges.ReplaceOne(request, bench.Document, holder, ItemId, bench.Seed))
         );
     }
 }
@@ -151,9 +151,9 @@ public sealed record AddActivity(PartKind Part, ActivityKind Kind, int? Place = 
         if (bench.Document.Activities.Count() >= MostActivities)
             return Refusal.Unusable("too-many-activities", ("most", MostActivities));
         var request = await bench.Request();
-        if (LessonPlanner.Another(request, bench.Document, Part, Kind, bench.Seed) is { } made)
+        if (LessonChanges.Another(request, bench.Document, Part, Kind, bench.Seed) is { } made)
             return bench.Document.WithNew(Part, Place ?? int.MaxValue, made);
-        var instead = LessonPlanner.InsteadOf(request, bench.Document, Part, Kind);
+        var instead = LessonChanges.InsteadOf(request, bench.Document, Part, Kind);
         return Refusal
             .Unusable("too-few-words")
             .With("kinds", instead.Kinds.Select(k => k.Code()).ToList())

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
@@ -16,6 +15,9 @@ internal static class AgainChoosers
 
     private const int WordsThreeWays = 3;
     private const int TrickyFast = 8;
+
+    /// <summary>So many lessons may chance put a sound before one that is due longer.</summary>
+    private const double Luck = 3;
 
     public static ImmutableArray<Chooser> All { get; } =
     [
@@ -45,29 +47,13 @@ internal static class AgainChoosers
     /// <summary>Sounds that the adult says: children write every spelling they know for each, one or several.</summary>
     private static IEnumerable<Item> DictateSounds(LessonWork work, string id, int count)
     {
-        var (request, accent) = (work.Request, work.Request.Before.Accent);
-        return request
-            .Before.Correspondences.Where(c => !c.IsBath && c.SoundText != "ə")
-            .GroupBy(accent.Project)
-            .Select(g => (Sounds: g.Key, Taught: g.OrderByDescending(request.Memory.LessonsSince).ToList()))
-            .OrderByDescending(g =>
-                request.Memory.LessonsSince(g.Taught[0]) + (3 * work.Stream($"{id}:{g.Sounds}").Fraction())
-            )
-            .ThenBy(g => g.Sounds, StringComparer.Ordinal)
+        var (request, random) = (work.Request, work.Stream(id));
+        return RevisitChoosers
+            .TaughtForSounds(request)
+            .Where(s => s.Sounds != "ə")
+            .OrderByDescending(s => request.Memory.LessonsSince(s.Taught[0]) + (Luck * random.Fraction()))
             .Take(count)
-            .Select(g =>
-                ItemMaker.OfSpellings(
-                    id,
-                    g.Sounds,
-                    g.Taught,
-                    [
-                        Reason.Of(
-                            "last-seen",
-                            request.Memory.LessonsSince(g.Taught[0]).ToString(CultureInfo.InvariantCulture)
-                        ),
-                    ]
-                )
-            );
+            .Select(s => ItemMaker.OfSpellings(id, s.Sounds, s.Taught, [RevisitChoosers.Seen(request, s.Taught[0])]));
     }
 
     /// <summary>Words of a target of some days ago, read in the head, then aloud.</summary>
@@ -104,15 +90,5 @@ internal static class AgainChoosers
 
     /// <summary>A word is read, and only then its picture is shown.</summary>
     private static IEnumerable<Item> WordThenPicture(LessonWork work, string id, int count) =>
-        ReadingChoosers
-            .Pictured(work, id, count)
-            .Select(w => new PictureItem(
-                Id: $"{id}:{w.Spelling}",
-                Kept: false,
-                Picture: work.Request.Materials.Pictures[w.Spelling],
-                Word: w.Spelling,
-                Marks: ItemMaker.MarksOf(w),
-                Options: [],
-                Reasons: [.. WordChoice.Explain(work.Request, w)]
-            ));
+        ReadingChoosers.Pictured(work, id, count).Select(w => ItemMaker.OfPicture(work, id, w));
 }

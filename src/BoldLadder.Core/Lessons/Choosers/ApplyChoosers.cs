@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Activities.Crosswords;
-using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
@@ -20,9 +19,6 @@ internal static class ApplyChoosers
     private const int FewestInCrossword = 4;
     private const int WordsInCrossword = 6;
     private const int Prompts = 6;
-
-    /// <summary>Captions until this many correspondences were taught, then sentences.</summary>
-    private const int CaptionsUntil = 20;
 
     /// <summary>A text is read again within so many lessons after the last time.</summary>
     private const int ReadAgainWithin = 6;
@@ -51,7 +47,7 @@ internal static class ApplyChoosers
     public static ImmutableArray<Chooser> All { get; } =
     [
         new(ActivityKind.ReadSentence, (work, id, count) =>
-            Best(work, id, _ => true).Take(count).Select(s => Read(work, id, s))
+            SentenceChoice.Best(work, id, _ => true).Take(count).Select(s => Read(work, id, s))
         ),
         new(ActivityKind.OralSentence, (work, id, count) => RevisitChoosers.Oral(work, id, count)),
         new(ActivityKind.PhraseToPicture, Phrases),
@@ -64,91 +60,7 @@ internal static class ApplyChoosers
     ];
 
     private static SentenceItem Read(LessonWork work, string id, Sentence sentence) =>
-        ItemMaker.OfSentence(id, sentence, work.Request.After, [Uses(work, sentence)]);
-
-    /// <summary>
-    /// The readable sentences that will do, the best for today first: only those with what the day is about, and none
-    /// that the lesson has already.
-    /// </summary>
-    internal static IEnumerable<Sentence> Best(LessonWork work, string id, Func<Sentence, bool> willDo)
-    {
-        var random = work.Stream(id);
-        var set = work.Set.ToHashSet();
-        var captions = work.Request.After.Correspondences.Count < CaptionsUntil;
-        return work
-            .Sentences.Where(s =>
-                work.OnTarget.ContainsKey(s.Text)
-                && (captions || !s.IsCaption)
-                && !work.Met.Contains(s.Text)
-                && willDo(s)
-            )
-            .Select(s => (Sentence: s, Worth: Worth(work, s, set) + (Weights.Luck * random.Fraction())))
-            .OrderByDescending(s => !work.HasMetNewTricky && HasNewTricky(work, s.Sentence))
-            .ThenByDescending(s => s.Worth)
-            .Select(s => s.Sentence)
-            .Unlike(work.Met, s => !work.HasMetNewTricky && HasNewTricky(work, s));
-    }
-
-    /// <summary>
-    /// Those that share less than most of their words with one that was met, or with one before; what must be had comes
-    /// anyway.
-    /// </summary>
-    private static IEnumerable<Sentence> Unlike(
-        this IEnumerable<Sentence> sentences,
-        IEnumerable<string> met,
-        Func<Sentence, bool> isNeeded
-    )
-    {
-        var hasNeeded = false;
-        var before = met.Select(s => ReadByChildren.InSentence(s).ToHashSet()).ToList();
-        foreach (var sentence in sentences)
-        {
-            var words = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
-            var needed = !hasNeeded && isNeeded(sentence);
-            if (before.Exists(b => Sentence.AreAlike(b, words)) && !needed)
-                continue;
-            hasNeeded |= needed;
-            before.Add(words);
-            yield return sentence;
-        }
-    }
-
-    /// <summary>
-    /// Captions of 2 to 4 words with one target in the first weeks, later 4 to 9 words with two; the new tricky word
-    /// where it can be had, words of the set, what is new, nothing just read.
-    /// </summary>
-    private static double Worth(LessonWork work, Sentence sentence, HashSet<Word> set)
-    {
-        var request = work.Request;
-        var early = request.After.Correspondences.Count < CaptionsUntil;
-        var (fewest, most, targets) = early ? (2, 5, 1) : (4, 9, 2);
-        var hits = work.OnTarget[sentence.Text];
-        var worth =
-            (Weights.TargetInSentence * Math.Min(hits, targets))
-            + (Weights.TooManyTargets * Math.Max(0, hits - targets - 1))
-            + (Weights.SetWordInSentence * Math.Min(2, sentence.Tokens.Count(t => set.Contains(t.Word))))
-            + (Weights.EachWordTooLong * Math.Max(0, sentence.Tokens.Length - most))
-            + (Weights.EachWordTooShort * Math.Max(0, fewest - sentence.Tokens.Length));
-        if (request.Memory.Texts.TryGetValue(sentence.Text, out var lessons))
-            worth += Weights.SentenceJustRead / Math.Max(1, lessons);
-        foreach (var part in sentence.Asks)
-        {
-            if (work.Recent.Contains(part))
-                worth += Weights.RecentInSentence;
-        }
-        return worth;
-    }
-
-    private static bool HasNewTricky(LessonWork work, Sentence sentence) =>
-        work.Request.Today.Tricky.Length > 0
-        && sentence.Tokens.Any(t => work.Request.Today.Tricky.Contains(t.Word.Spelling));
-
-    internal static Reason Uses(LessonWork work, Sentence sentence) =>
-        work.OnTarget.TryGetValue(sentence.Text, out var count) && work.Request.Today is var today
-            ? today.TeachesSomething || today.Kind != RungKind.Lesson
-                ? ReadingChoosers.UsesInWords(today, count)
-                : Reason.Of("has-new-tricky")
-            : Reason.Of("all-taught");
+        ItemMaker.OfSentence(id, sentence, work.Request.After, [SentenceChoice.Uses(work, sentence)]);
 
     /// <summary>
     /// A phrase with what is new, the picture of a word of it that is new, and pictures of other things that can be
@@ -164,7 +76,7 @@ internal static class ApplyChoosers
             .OfType<Word>()
             .Where(w => work.Request.After.CanRead(w))
             .ToList();
-        foreach (var sentence in Best(work, id, s => s.Tokens.Any(t => IsShown(t.Word))).Take(count))
+        foreach (var sentence in SentenceChoice.Best(work, id, s => s.Tokens.Any(t => IsShown(t.Word))).Take(count))
         {
             var right = sentence.Tokens.Select(t => t.Word).First(IsShown);
             var named = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
@@ -192,7 +104,8 @@ internal static class ApplyChoosers
     private static IEnumerable<Item> Dictate(LessonWork work, string id, int count) =>
         work.Request.Before.Correspondences.Count < TeachChoosers.FirstWeeks / 2
             ? []
-            : Best(work, id, s => s.Tokens.Length is >= ShortestDictated and <= LongestDictated)
+            : SentenceChoice
+                .Best(work, id, s => s.Tokens.Length is >= ShortestDictated and <= LongestDictated)
                 .Take(1)
                 .Select(s => Read(work, id, s));
 

@@ -193,4 +193,16 @@ public static class ItemMaker
             GraphemeKind.SplitDigraph => "split-digraph",
             _ => kind.ToString().ToLowerInvariant(),
         };
+
+    /// <summary>A picture with its word, or with words to choose from.</summary>
+    public static PictureItem OfPicture(LessonWork work, string id, Word word, IEnumerable<string>? options = null) =>
+        new(
+            Id: $"{id}:{word.Spelling}",
+            Kept: false,
+            Picture: work.Request.Materials.Pictures[word.Spelling],
+            Word: word.Spelling,
+            Marks: MarksOf(word),
+            Options: [.. options ?? []],
+            Reasons: [.. WordChoice.Explain(work.Request, word)]
+        );
 }

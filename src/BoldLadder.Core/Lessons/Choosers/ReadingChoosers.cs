@@ -308,14 +308,11 @@ internal static class ReadingChoosers
                 .ToList();
             if (others.Count == 0)
                 yield break;
-            yield return new PictureItem(
-                Id: $"{id}:{word.Spelling}",
-                Kept: false,
-                Picture: work.Request.Materials.Pictures[word.Spelling],
-                Word: word.Spelling,
-                Marks: ItemMaker.MarksOf(word),
-                Options: [.. work.Stream($"{id}:{word.Spelling}").Shuffle(others.Append(word.Spelling).Distinct())],
-                Reasons: [.. WordChoice.Explain(work.Request, word)]
+            yield return ItemMaker.OfPicture(
+                work,
+                id,
+                word,
+                work.Stream($"{id}:{word.Spelling}").Shuffle(others.Append(word.Spelling).Distinct())
             );
         }
     }

@@ -102,7 +102,7 @@ internal static class RevisitChoosers
         return others.IsEmpty ? null : others;
     }
 
-    private static Reason Seen(LessonRequest request, Correspondence one) =>
+    internal static Reason Seen(LessonRequest request, Correspondence one) =>
         Reason.Of("last-seen", request.Memory.LessonsSince(one).ToString(CultureInfo.InvariantCulture));
 
     /// <summary>What the last lesson did not get to, or missed.</summary>
@@ -118,19 +118,25 @@ internal static class RevisitChoosers
     /// </summary>
     private static IEnumerable<Item> Spellings(LessonWork work, string id, int count)
     {
-        var (request, accent) = (work.Request, work.Request.Before.Accent);
-        var sounds = request
-            .Before.Correspondences.Where(c => !c.IsBath)
-            .GroupBy(accent.Project)
-            .Select(g => (Sounds: g.Key, Taught: g.OrderByDescending(c => request.Memory.LessonsSince(c)).ToList()))
-            .Where(s => s.Taught.DistinctBy(c => c.Grapheme).Count() > 1)
-            .OrderBy(s => s.Sounds, StringComparer.Ordinal)
-            .ToList();
+        var sounds = TaughtForSounds(work.Request).Where(s => s.Taught.DistinctBy(c => c.Grapheme).Count() > 1);
         return work.Stream(id)
             .Shuffle(sounds)
             .Take(count)
-            .Select(s => ItemMaker.OfSpellings(id, s.Sounds, s.Taught, [Seen(request, s.Taught[0])]));
+            .Select(s => ItemMaker.OfSpellings(id, s.Sounds, s.Taught, [Seen(work.Request, s.Taught[0])]));
     }
+
+    /// <summary>
+    /// What was taught before today for each sound, as the accent sounds it, the longest unseen first; sounds in the
+    /// order of their signs.
+    /// </summary>
+    internal static List<(string Sounds, List<Correspondence> Taught)> TaughtForSounds(LessonRequest request) =>
+        [
+            .. request
+                .Before.Correspondences.Where(c => !c.IsBath)
+                .GroupBy(request.Before.Accent.Project)
+                .Select(g => (Sounds: g.Key, Taught: g.OrderByDescending(request.Memory.LessonsSince).ToList()))
+                .OrderBy(s => s.Sounds, StringComparer.Ordinal),
+        ];
 
     /// <summary>
     /// Words only the adult says, with today's sound where there are any: limited by sounds and vocabulary, never by

@@ -350,15 +350,5 @@ internal static class SpellingChoosers
     }
 
     private static IEnumerable<Item> Label(LessonWork work, string id, int count) =>
-        ReadingChoosers
-            .Pictured(work, id, count)
-            .Select(w => new PictureItem(
-                Id: $"{id}:{w.Spelling}",
-                Kept: false,
-                Picture: work.Request.Materials.Pictures[w.Spelling],
-                Word: w.Spelling,
-                Marks: ItemMaker.MarksOf(w),
-                Options: [],
-                Reasons: [.. WordChoice.Explain(work.Request, w)]
-            ));
+        ReadingChoosers.Pictured(work, id, count).Select(w => ItemMaker.OfPicture(work, id, w));
 }

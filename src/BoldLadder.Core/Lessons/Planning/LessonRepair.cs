@@ -35,12 +35,12 @@ public static class LessonRepair
         // A chain hangs together: it is made anew.
         if (activity.Kind == ActivityKind.WordChain)
         {
-            var fresh = LessonPlanner.Refill(request, lesson, activity, request.Seed + 1);
+            var fresh = LessonChanges.Refill(request, lesson, activity, request.Seed + 1);
             return fresh.Items.Any(i => broken.Contains(i.Id)) ? activity with { Items = [] } : fresh;
         }
         foreach (var item in activity.Items.Where(i => broken.Contains(i.Id)).ToList())
         {
-            var replaced = LessonPlanner.ReplaceOne(request, lesson, activity, item.Id, request.Seed + 1);
+            var replaced = LessonChanges.ReplaceOne(request, lesson, activity, item.Id, request.Seed + 1);
             activity = replaced.Items.Any(i => i.Id == item.Id)
                 ? replaced with
                 {
