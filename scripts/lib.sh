@@ -73,8 +73,9 @@ _publish() {
 
 PG_BIN="$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1 || true)"
 
+# A port below those the system hands out by itself, so that no outgoing connection takes it between a stop and a start.
 free_port() {
-  node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'
+  node -e 'const net=require("net");const next=()=>{const p=15000+Math.floor(Math.random()*15000);const s=net.createServer().once("error",next).listen(p,"127.0.0.1",()=>s.close(()=>console.log(p)))};next()'
 }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }

@@ -132,7 +132,7 @@ public class LessonLawTests
     private static bool IsExplained(Item item) =>
         item is IExplained explained
             ? explained.Reasons.Length > 0
-            : item is LineItem or SortItem or CrosswordItem or BesideItem or PatternItem or PromptItem;
+            : item is LineItem or SortItem or CrosswordItem or BesideItem or PatternItem or PromptItem or HuntItem;
 
     private static void HoldsFor(LessonRequest request, Lesson lesson, Activity activity, string where)
     {
@@ -255,6 +255,8 @@ public class LessonLawTests
                 {
                     Memory = next.Memory with { Missed = [.. next.Memory.Newest.Take(2)] },
                     Phrases = next.Today.Correspondences.ToDictionary(c => c.Notation, _ => "up a tree"),
+                    Chunks = [new Chunk("en", ["e=e", "n=n"])],
+                    Today = next.Today with { Chunks = [new Chunk("en", ["e=e", "n=n"])] },
                 };
                 if (series.Lessons % 9 == 3 || request.Today.Patterns != Patterns.None)
                 {
@@ -283,6 +285,36 @@ public class LessonLawTests
             }
         }
         Assert.Empty(missing);
+    }
+
+    [Fact]
+    public void What_was_missed_has_a_place_of_its_own_and_no_card_comes_twice()
+    {
+        var series = new LessonSeries(
+            Given.Ladders.First(),
+            Given.Materials,
+            Leniencies.All,
+            Accent.SouthernBritish,
+            25,
+            5
+        );
+        series.Skip(12);
+        while (series.Lessons < 60)
+        {
+            var next = series.Next();
+            var missed = next.Memory.Newest.Skip(1).Take(2).ToList();
+            var lesson = LessonPlanner.Plan(next with { Memory = next.Memory with { Missed = [.. missed] } });
+            var cards = lesson
+                .Activities.Where(a => a.Kind is ActivityKind.GraphemeCards or ActivityKind.LastMiss)
+                .SelectMany(a => a.Items.Cast<CardItem>())
+                .Select(c => c.Correspondence)
+                .ToList();
+            Assert.Distinct(cards);
+            var again = lesson.Activities.Single(a => a.Kind == ActivityKind.LastMiss).Items.Cast<CardItem>();
+            Assert.Equal(missed.Select(c => c.ReferenceNotation), again.Select(c => c.Correspondence));
+            Assert.All(again, c => Assert.NotNull(c.Example));
+            series.Skip(7);
+        }
     }
 
     [Fact]

@@ -53,7 +53,8 @@ public class OneVerdictTests
                 if (reader.Kind == TokenKind.Word)
                     read = check.Judge(reader.Token, reader.Kind);
 
-            var sentence = new SentenceItem("a:b", false, $"The {written}.", [], [Reason.Of("by-hand")]);
+            ImmutableArray<SentenceWord> words = [new("The", "tricky"), new($"{written}.", "decodable")];
+            var sentence = new SentenceItem("a:b", false, $"The {written}.", words, [Reason.Of("by-hand")]);
             var lesson = new Lesson(
                 Lesson.CurrentFormat,
                 new LessonTitle("a", "a", ""),
@@ -101,7 +102,8 @@ public class OneVerdictTests
                 .ToList();
             var day = request with { TrickyBefore = [.. tricky.Select(w => w.Spelling)] };
             var read = new Activity("practise-read", ActivityKind.ReadWords, ResponseMode.SayTogether, 0, []);
-            var (with, _) = OwnItems.Add(day, read, false, string.Join(' ', tricky.Select(w => w.Spelling)), Places);
+            var typing = string.Join(' ', tricky.Select(w => w.Spelling));
+            var (with, _) = OwnItems.Add(day, LessonPlanner.Plan(day), read, typing, Places);
             var typed = with!.Items.OfType<WordItem>().ToDictionary(i => i.Word);
             foreach (var word in tricky)
             {

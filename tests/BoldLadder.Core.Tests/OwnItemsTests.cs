@@ -4,6 +4,7 @@ using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
@@ -67,12 +68,71 @@ public class OwnItemsTests
     {
         var (request, lesson) = Day(26);
         var read = LessonChanges.Another(request, lesson, PartKind.Apply, ActivityKind.ReadSentence, 1)!;
-        var (with, _) = OwnItems.Add(request, read, false, "The dog sat on a big red van.", Places);
+        var (with, _) = OwnItems.Add(request, lesson, read, "The dog sat on a big red van.", Places);
         Assert.IsType<SentenceItem>(with!.Items[^1]);
-        var (without, verdicts) = OwnItems.Add(request, read, false, "The dog sat on a ship.", Places);
+        var (without, verdicts) = OwnItems.Add(request, lesson, read, "The dog sat on a ship.", Places);
         Assert.Null(without);
         Assert.Equal(OwnStatus.NotYet, verdicts[^1].Status);
-        Assert.Null(OwnItems.Add(request, read with { Kind = ActivityKind.Crossword }, false, "dog", Places).Activity);
+        var crossword = read with { Kind = ActivityKind.Crossword };
+        Assert.Null(OwnItems.Add(request, lesson, crossword, "dog", Places).Activity);
+    }
+
+    [Theory]
+    [InlineData("The dog sat on a big red van.", "rule-off-target")]
+    [InlineData("the dog is ill", "rule-marks")]
+    [InlineData("The dog and the cat and the pig and the hen sat ill.", "rule-long")]
+    public void A_typed_sentence_that_goes_against_a_rule_is_kept_and_says_so(string typed, string rule)
+    {
+        var (request, lesson) = Day(Given.RungOf("ll=l"));
+        var read = LessonChanges.Another(request, lesson, PartKind.Apply, ActivityKind.ReadSentence, 1)!;
+        var (with, _) = OwnItems.Add(request, lesson, read, typed, Places);
+        Assert.Equal(["by-hand", rule], ((SentenceItem)with!.Items[^1]).Reasons.Select(r => r.Code));
+        var again = OwnItems.Add(request, lesson.WithNew(PartKind.Apply, 9, with), read, typed, Places).Activity!;
+        Assert.Contains("rule-twice", ((SentenceItem)again.Items[^1]).Reasons.Select(r => r.Code));
+    }
+
+    [Fact]
+    public void A_typed_sentence_may_be_kept_with_words_that_the_adult_reads_and_nothing_calls_it_broken()
+    {
+        var (request, lesson) = Day(26);
+        var read = LessonChanges.Another(request, lesson, PartKind.Apply, ActivityKind.ReadSentence, 1)!;
+        const string Typed = "The dog sat on a ship.";
+        var kept = OwnItems.Add(request, lesson, read, Typed, Places, anyway: true).Activity!;
+        var item = (SentenceItem)kept.Items[^1];
+        Assert.Equal("ship.", Assert.Single(item.Words, w => w.Status == SentenceWord.Told).Text);
+        Assert.Equal("ship.", Assert.Single(item.Reasons.Single(r => r.Code == "told-by-adult").Arguments));
+        Assert.DoesNotContain("ship", ReadByChildren.Words(item));
+        var with = lesson.WithNew(PartKind.Apply, 9, kept);
+        Assert.Empty(
+            LessonCheck.Problems(with, request.Before, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon)
+        );
+        var never = Given.Lexicon.Words.First(w => w.Suitability == Suitability.Never).Spelling;
+        Assert.Null(OwnItems.Add(request, lesson, read, $"The dog sat on a {never}.", Places, anyway: true).Activity);
+        var words = lesson.Activities.First(a => a.Kind == ActivityKind.ReadWords);
+        Assert.Null(OwnItems.Add(request, lesson, words, "ship", Places, anyway: true).Activity);
+    }
+
+    [Fact]
+    public void A_place_of_a_template_says_on_which_days_nothing_can_fill_it()
+    {
+        SlotFit Fit(LessonDay day, PartKind part, params ActivityKind[] kinds) =>
+            SlotFit.Of(
+                Given.LettersFirst,
+                Given.Materials,
+                Leniencies.All,
+                Accent.SouthernBritish,
+                day,
+                20,
+                part,
+                new Slot([.. kinds], true, SlotNeed.Must, 3)
+            );
+        var crossword = Fit(LessonDay.New, PartKind.Apply, ActivityKind.Crossword);
+        Assert.InRange(crossword.Missing.Length, 1, crossword.Tried - 1);
+        Assert.Empty(Fit(LessonDay.New, PartKind.Practise, ActivityKind.ReadWords).Missing);
+        Assert.True(
+            Fit(LessonDay.New, PartKind.Apply, ActivityKind.Crossword, ActivityKind.ReadSentence).Missing.Length
+                < crossword.Missing.Length
+        );
     }
 
     [Fact]

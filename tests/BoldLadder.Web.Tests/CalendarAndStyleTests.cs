@@ -2,6 +2,7 @@ using System.Net;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.School.Calendars;

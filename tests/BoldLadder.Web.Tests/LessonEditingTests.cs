@@ -33,6 +33,45 @@ public sealed class LessonEditingTests : IAsyncLifetime
         $"{lead.Lesson(lesson.Id)}/verdicts?text={Uri.EscapeDataString(text)}&part={part}";
 
     [Fact]
+    public async Task What_could_be_added_is_shown_first_and_is_what_is_added()
+    {
+        var offers = await lead.Get<List<OfferView>>($"{lead.Lesson(lesson.Id)}/offers?part=practise");
+        Assert.DoesNotContain(offers, o => lesson.Lesson.Activities.Any(a => a.Kind == o.Kind));
+        var offer = offers.First(o => o.Activity is not null);
+        var added = await lead.Changed(lesson, new AddActivity(PartKind.Practise, offer.Kind));
+        Assert.Equal(
+            offer.Activity!.Items.Select(i => i.Id),
+            added.Lesson.Find(offer.Activity.Id)!.Items.Select(i => i.Id)
+        );
+        Assert.Contains(offers, o => o.Activity is null);
+        await TestClient.Problem(
+            await lead.Http.GetAsync($"{lead.Lesson(lesson.Id)}/offers?part=lunch"),
+            HttpStatusCode.UnprocessableEntity
+        );
+    }
+
+    [Fact]
+    public async Task A_list_for_a_story_with_a_bad_line_or_too_many_is_refused()
+    {
+        foreach (
+            var lines in new CheckLine[][]
+            {
+                [new("own", "  ")],
+                [new("elsewhere", "")],
+                [new("opening", "typed")],
+                [.. Enumerable.Range(0, 11).Select(i => new CheckLine("own", $"line {i}"))],
+            }
+        )
+        {
+            var refused = await TestClient.Problem(
+                await lead.Change(lesson, new SetChecklist("apply-story-prompt:1", lines)),
+                HttpStatusCode.UnprocessableEntity
+            );
+            Assert.Equal("bold:bad-checklist", refused.GetProperty("type").GetString());
+        }
+    }
+
+    [Fact]
     public async Task A_typed_word_is_judged_with_what_it_needs_and_when()
     {
         var verdicts = await lead.Get<List<VerdictView>>(Verdicts("pin ship zzxq"));

@@ -150,7 +150,12 @@ public sealed class TimeTests : IAsyncLifetime
             var view = await client.Get<LessonView>(
                 $"/api/schools/{taught.SchoolId}/groups/{taught.GroupId}/lessons/{taught.Date:yyyy-MM-dd}"
             );
-            Assert.Equal(LessonDocument.Write(taught.Document), LessonDocument.Write(view.Lesson));
+            // As it is stored, but for our school's way, which is laid over what is shown.
+            Assert.Equal(taught.Document.Title, view.Lesson.Title);
+            Assert.Equal(
+                taught.Document.Activities.SelectMany(a => a.Items).Select(i => i.Id),
+                view.Lesson.Activities.SelectMany(a => a.Items).Select(i => i.Id)
+            );
         }
         finally
         {

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
+import type { Page } from '@playwright/test';
 import { expect, fromAccount, openLesson, signIn, test } from './app.js';
 
 const freePort = () =>
@@ -104,18 +105,28 @@ test('keys reveal, blank, go back and leave', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Badgers');
 });
 
+/** A lesson that no other test closes meanwhile: that of the day after tomorrow. */
+async function openLaterLesson(page: Page) {
+  await openLesson(page, 'Kestrels');
+  for (let day = 0; day < 2; day++) {
+    const before = page.url();
+    await page.getByRole('link', { name: /Day after/ }).click();
+    await expect(page).not.toHaveURL(before);
+    await expect(page.locator('.part-apply')).toBeVisible();
+  }
+}
+
 test('an activity by ear says its answer to the adult alone, and a name is written before it is shown', async ({
   page,
 }) => {
   await signIn(page);
-  await openLesson(page, 'Badgers');
+  await openLaterLesson(page);
   for (const [part, kind] of [
     ['Revisit', 'first-and-rest'],
     ['Practise', 'dictate-name'],
   ] as const) {
-    const form = page.locator(`.part-${part.toLowerCase()} .add-activity`);
-    await form.getByLabel(`Add an activity to ${part}`).selectOption(kind);
-    await form.getByRole('button', { name: 'Add' }).click();
+    await page.getByRole('button', { name: `Add an activity to ${part}` }).click();
+    await page.locator(`[data-offer="${kind}"]`).getByRole('button').click();
   }
   const rest = page.locator('[data-activity="revisit-first-rest"]');
   await expect(rest.locator('small').first()).toHaveText(/^\/.+\/ … \/.+\/$/);
@@ -131,4 +142,76 @@ test('an activity by ear says its answer to the adult alone, and a name is writt
   await page.keyboard.press('r');
   await expect(name).toHaveCount(0);
   await expect(board.locator('.board-word')).toHaveText(/^[A-Z]/);
+});
+
+test('sentences are put in order and mended, words built, told apart and hunted, a story has its list', async ({
+  page,
+}) => {
+  test.slow();
+  await signIn(page);
+  await openLaterLesson(page);
+  const row = (id: string) => page.locator(`[data-activity="${id}"]`);
+  const added: string[] = [];
+  for (const [part, kind, id] of [
+    ['Revisit', 'which-was-said', 'revisit-which-said'],
+    ['Practise', 'base-then-ending', 'practise-base-ending'],
+    ['Practise', 'contrast-pairs', 'practise-pairs'],
+    ['Practise', 'hunt-words', 'practise-hunt-words'],
+    ['Apply', 'unscramble', 'apply-unscramble'],
+    ['Apply', 'mend-sentence', 'apply-mend'],
+    ['Apply', 'story-prompt', 'apply-story-prompt'],
+  ] as const) {
+    if (await row(id).count()) continue;
+    await page.getByRole('button', { name: `Add an activity to ${part}` }).click();
+    const offer = page.locator(`[data-offer="${kind}"]`);
+    await expect(page.locator(`[data-offers="${part.toLowerCase()}"]`)).toBeVisible();
+    if (await offer.count()) {
+      await offer.getByRole('button').click();
+      await expect(row(id)).toBeVisible();
+      added.push(kind);
+    } else await page.getByRole('button', { name: `Add an activity to ${part}` }).click();
+  }
+  expect(added).toEqual(expect.arrayContaining(['unscramble', 'mend-sentence', 'story-prompt']));
+  const story = row('apply-story-prompt');
+  await story.getByRole('button', { name: 'Change the list' }).click();
+  await story.getByRole('button', { name: 'Take “where it is” off' }).click();
+  await expect(story).not.toContainText('where it is');
+  await story.getByLabel('Something else to listen for').fill('a red boat');
+  await story.getByRole('button', { name: 'Add line' }).click();
+  await expect(story).toContainText('☐ a red boat');
+
+  await page.keyboard.press('p');
+  await expect(page.locator('.sheet')).toContainText('a red boat');
+  await page.goBack();
+  await expect(story).toBeVisible();
+  await page.keyboard.press('b');
+  const board = page.locator('.board');
+  await expect(board).toBeVisible();
+  const found = new Set<string>();
+  for (let i = 0; i < 140 && !(await board.innerText()).includes('The end'); i++) {
+    const stage = page.locator('.board-stage');
+    const before = (await stage.innerText()).trim();
+    if (await board.locator('.board-pieces').count()) {
+      await expect(board.locator('.board-sentence')).toHaveCount(0);
+      await page.keyboard.press('r');
+      await expect(board.locator('.board-sentence')).toHaveText(/^[A-Z].*[.?!]$/);
+      found.add('unscramble');
+    } else if (await board.locator('.board-hunt').count()) {
+      await expect(board.locator('.board-found')).toHaveCount(0);
+      await page.keyboard.press('r');
+      expect(await board.locator('.board-found').count()).toBeGreaterThan(5);
+      found.add('hunt-words');
+    } else if (before.includes('☐ a red boat')) found.add('story-prompt');
+    else if (/^[^.?!_]* [^.?!_]*$/.test(before) && (await board.locator('.board-sentence').count())) {
+      await page.keyboard.press('r');
+      if (/^[A-Z].*[.?]$/.test((await stage.innerText()).trim())) found.add('mend-sentence');
+    } else if (/^\S+ \+ \S+$/.test(before)) {
+      await page.keyboard.press('r');
+      await expect(board.locator('.board-options')).toBeVisible();
+      found.add('base-then-ending');
+    }
+    await page.keyboard.press(' ');
+  }
+  for (const kind of added.filter((k) => !['which-was-said', 'contrast-pairs'].includes(k)))
+    expect([...found]).toContain(kind);
 });

@@ -170,3 +170,91 @@ test.describe('when what is sent is too large', () => {
     await expect(page.getByLabel('Name').first()).toHaveValue('Autumn');
   });
 });
+
+test('each setting of our school’s way is seen in the lesson, on the board, on paper and in what to say', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/style');
+  await page.getByLabel('learn by heart: say, spell by letter names, write').check();
+  await page.getByLabel('blend two, add the third').check();
+  await page.getByLabel(/^Names of the four writing lines/).fill('sky, grass, ground, root');
+  await page.getByLabel('I do', { exact: true }).fill('2');
+  for (const chunk of ['e=e n=n', 'o=ɒ g=g', 'i=ɪ g=g', 'e=e t=t']) {
+    await page.getByLabel(/^Sounds of the chunk/).fill(chunk);
+    await page.getByRole('button', { name: 'Add chunk' }).click();
+  }
+  await page.getByRole('button', { name: 'Save our way' }).click();
+  await expect(page.getByText('Saved. Every screen follows.')).toBeVisible();
+  await page.goto('/ladder');
+  await page
+    .getByRole('button', { name: /^Rung \d+, g,/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /how we teach g/ }).click();
+  await page.getByLabel('Key word').fill('gate');
+  await page.getByLabel('Memory phrase').fill('the goat at the gate');
+  await page.getByLabel('Mouth cue').fill('Tongue back, let go.');
+  await page.getByLabel('Forming the letters').fill('Round, up, down, hook.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.locator('.rung-panel')).toContainText('the goat at the gate');
+
+  await openLesson(page, 'Otters');
+  const row = (id: string) => page.locator(`[data-activity="${id}"]`);
+  for (const [part, name, id] of [
+    ['Revisit', 'Our chunks', 'revisit-chunk-cards'],
+    ['Teach', 'Watch my mouth', 'teach-mouth-cue'],
+    ['Teach', 'Our phrase for it', 'teach-memory-phrase'],
+  ] as const) {
+    if (await row(id).count()) continue;
+    await page.getByRole('button', { name: `Add an activity to ${part}` }).click();
+    await page.getByRole('button', { name: `Add ${name}` }).click();
+    await expect(row(id)).toBeVisible();
+  }
+  const seen = async () => {
+    await expect(page.getByText('/g/ as in gate').first()).toBeVisible();
+    await expect(page.getByText('Tongue back, let go.')).toBeVisible();
+    await expect(page.getByText('the goat at the gate')).toBeVisible();
+    await expect(page.getByText('Round, up, down, hook.')).toBeVisible();
+    await expect(page.getByText('sky, grass, ground, root')).toBeVisible();
+    await expect(page.getByText('s · o')).toBeVisible();
+    await expect(page.getByText(/^Blend: \S · \S\S → \S\S\S$/)).toBeVisible();
+    await expect(page.getByText('I do 2').first()).toBeVisible();
+    await expect(page.locator('.run-chunk').first()).toBeVisible();
+  };
+  await expect(row('revisit-chunk-cards')).toContainText('en');
+  await seen();
+  await page.keyboard.press('s');
+  await expect(page.getByText('Add one sound at a time.')).toBeVisible();
+  await expect(page.getByText(/each child’s own booklet/)).toBeVisible();
+  await page.keyboard.press('p');
+  await expect(page.locator('.sheet')).toBeVisible();
+  await seen();
+  await page.keyboard.press('Escape');
+
+  await openLesson(page, 'Otters');
+  await page.keyboard.press('b');
+  const board = page.locator('.board');
+  await expect(board).toBeVisible();
+  const found = new Set<string>();
+  for (let i = 0; i < 90 && !(await board.innerText()).includes('The end'); i++) {
+    await page.keyboard.press('r');
+    for (const what of ['gate', 'Tongue back', 'goat at the gate', 'hook', 'grass', 's · o', 'I do'])
+      if ((await board.innerText()).includes(what)) found.add(what);
+    if (await board.locator('.board-steps', { hasText: /^\S · \S\S → \S\S\S$/ }).count()) found.add('blended');
+    if (await board.locator('.run-chunk').count()) found.add('chunk');
+    await page.keyboard.press(' ');
+  }
+  expect([...found].sort()).toEqual(
+    ['I do', 'Tongue back', 'blended', 'chunk', 'gate', 'goat at the gate', 'grass', 'hook', 's · o'].sort(),
+  );
+
+  await page.goto('/style');
+  await page.getByLabel('decode what is regular, point at the tricky part').check();
+  await page.getByLabel(/^Names of the four writing lines/).fill('');
+  await page.getByLabel('I do', { exact: true }).fill('1');
+  await page.getByLabel('sound by sound', { exact: true }).check();
+  for (const chunk of ['en', 'og', 'ig', 'et']) await page.getByRole('button', { name: `Take ${chunk} off` }).click();
+  await page.getByRole('button', { name: 'Save our way' }).click();
+  await expect(page.getByText('Saved. Every screen follows.')).toBeVisible();
+});

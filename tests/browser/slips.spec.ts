@@ -8,7 +8,8 @@ test.describe('when the session ends in another tab', () => {
   test('signing in again goes on where it was', async ({ page, context }) => {
     await signIn(page, 'otters');
     await openLesson(page, 'Otters');
-    const note = page.getByLabel(/note/i).last();
+    await page.getByRole('button', { name: 'Add a note' }).click();
+    const note = page.getByLabel('Note for this lesson');
     await note.fill('The hall is taken on Thursday.');
     // The same person signs out in another tab of the browser.
     const other = await context.newPage();

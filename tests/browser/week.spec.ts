@@ -42,9 +42,9 @@ test('a week is planned in one go, two words stay, others are chosen, and a type
   await expect.poll(words).toContain('rain');
 
   await page.getByRole('button', { name: 'What to say' }).click();
-  await expect(read).toContainText('Say the sounds, then the word.');
-  await page.getByLabel('Add an activity to Practise').selectOption('has-sound');
-  await page.locator('.part-practise .add-activity').getByRole('button', { name: 'Add' }).click();
+  await expect(read.locator('.say')).toBeVisible();
+  await page.getByRole('button', { name: 'Add an activity to Practise' }).click();
+  await page.getByRole('button', { name: 'Add Does it have the sound?' }).click();
   await expect(page.locator('[data-activity="practise-has-sound"]')).toBeVisible();
   await page.keyboard.press('u');
   await expect(page.locator('[data-activity="practise-has-sound"]')).toHaveCount(0);
@@ -168,6 +168,11 @@ test('what to gather is listed, its cards print, a word is looked up, and a temp
   await page.goto('/templates');
   const practise = page.locator('.part-practise');
   await practise.getByLabel('Items').first().fill('7');
+  await expect(practise.locator('.slot-fit')).toContainText('Tried on 8 such days');
+  const teach = page.locator('.part-teach');
+  await teach.getByRole('button', { name: 'Add a place' }).click();
+  await expect(teach.locator('.slot-fit')).toContainText('There is too little for it on');
+  await teach.getByRole('button', { name: 'Take away', exact: true }).last().click();
   await page.getByRole('button', { name: 'Save template' }).click();
   await expect(page.getByText('Saved. Lessons planned from now on follow it.')).toBeVisible();
   await page.getByRole('button', { name: 'Back to the shipped one' }).click();

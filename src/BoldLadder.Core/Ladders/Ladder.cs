@@ -40,6 +40,9 @@ public sealed record Rung(
     RungKind Kind = RungKind.Lesson
 )
 {
+    /// <summary>Chunks of the school's own that have their day here.</summary>
+    public ImmutableArray<Chunk> Chunks { get; init; } = [];
+
     /// <summary>A day's label where the rung itself teaches nothing: screens put it into words.</summary>
     public const string ReviewLabel = "review-day";
     public const string AssessmentLabel = "assessment-day";
@@ -55,11 +58,15 @@ public sealed record Rung(
             { Kind: RungKind.Sort } => SortLabel,
             { Correspondences.Length: > 0 } => string.Join(' ', Correspondences.Select(c => c.Grapheme.Text)),
             { Patterns: not Patterns.None } => string.Join(' ', Patterns.Each().Select(p => p.Id())),
+            { Chunks.Length: > 0 } => string.Join(' ', Chunks.Select(c => c.Text)),
             _ => TrickyLabel,
         };
 
     /// <summary>True when the rung has a correspondence or pattern of its own.</summary>
     public bool TeachesSomething => Correspondences.Length > 0 || Patterns != Patterns.None;
+
+    /// <summary>True when words can have what the rung is about.</summary>
+    public bool IsInWords => TeachesSomething || Chunks.Length > 0;
 }
 
 /// <summary>

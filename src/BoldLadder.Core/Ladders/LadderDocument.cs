@@ -70,6 +70,7 @@ public sealed record LadderDocument(
 
 /// <summary>A rung as it is stored.</summary>
 /// <param name="Kind">review, assessment or sort; null for a rung that brings something new.</param>
+/// <param name="Chunks">Chunks of the school's own, each as its correspondences; null for none.</param>
 public sealed record RungDocument(
     string Id,
     string Stage,
@@ -77,7 +78,8 @@ public sealed record RungDocument(
     IReadOnlyList<string> Patterns,
     IReadOnlyList<string> Tricky,
     string? Reason = null,
-    string? Kind = null
+    string? Kind = null,
+    IReadOnlyList<string>? Chunks = null
 )
 {
     public static RungDocument Of(Rung rung) =>
@@ -88,7 +90,8 @@ public sealed record RungDocument(
             Patterns: [.. rung.Patterns.Each().Select(p => p.Id())],
             Tricky: rung.Tricky,
             Reason: rung.Reason,
-            Kind: rung.Kind == RungKind.Lesson ? null : rung.Kind.Code()
+            Kind: rung.Kind == RungKind.Lesson ? null : rung.Kind.Code(),
+            Chunks: rung.Chunks.IsEmpty ? null : [.. rung.Chunks.Select(c => c.Notation)]
         );
 
     /// <exception cref="FormatException">An unknown correspondence, pattern or kind.</exception>
@@ -110,5 +113,8 @@ public sealed record RungDocument(
                     $"\"{Kind}\" is not a kind of rung. Use lesson, review, assessment or sort."
                 ),
             }
-        );
+        )
+        {
+            Chunks = [.. (Chunks ?? []).Select(Chunk.Parse)],
+        };
 }

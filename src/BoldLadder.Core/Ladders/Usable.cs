@@ -26,13 +26,18 @@ public static class Usable
             .ToList();
         if (rung.Correspondences.Any(c => c.Notation == Correspondence.BathA.ReferenceNotation))
             needs.Add(Correspondence.BathA.Index);
+        var chunked = rung
+            .Chunks.SelectMany(c => rows.Having(Correspondence.Parse(c.Correspondences[0]).Index))
+            .Where(w => HasChunk(rung, rows.Words[w]));
         IEnumerable<int> places =
-            needs.Count == 1 ? rows.Having(needs[0]) : needs.SelectMany(rows.Having).Distinct().Order();
+            needs.Count == 1 && rung.Chunks.IsEmpty
+                ? rows.Having(needs[0])
+                : needs.SelectMany(rows.Having).Concat(chunked).Distinct().Order();
         return places.Where(w => after.CanRead(rows, w)).Select(w => rows.Words[w]);
     }
 
     /// <summary>
-    /// True when the word has what the rung teaches: one of its correspondences, or one of its patterns.
+    /// True when the word has what the rung teaches: one of its correspondences, patterns or chunks.
     /// </summary>
     public static bool Shows(Rung rung, Word word)
     {
@@ -41,6 +46,16 @@ public static class Usable
         foreach (var correspondence in rung.Correspondences)
         {
             if (Has(word, correspondence))
+                return true;
+        }
+        return HasChunk(rung, word);
+    }
+
+    private static bool HasChunk(Rung rung, Word word)
+    {
+        foreach (var chunk in rung.Chunks)
+        {
+            if (chunk.PlacesIn(word.Required).Any())
                 return true;
         }
         return false;

@@ -32,6 +32,8 @@ public enum TypedText
 /// <param name="Told">True when the adult shows and tells: one thing on the board, not one for each item.</param>
 /// <param name="Once">True when there is one or two of it, however many items are asked for.</param>
 /// <param name="Helps">True when it only helps: it may go where minutes are short.</param>
+/// <param name="Released">True where the adult shows first, then all do it, then each alone, in a school that releases
+/// in steps.</param>
 public sealed record ActivityFacts(
     ActivityKind Kind,
     string Name,
@@ -44,7 +46,8 @@ public sealed record ActivityFacts(
     bool Whole,
     bool Told,
     bool Once,
-    bool Helps
+    bool Helps,
+    bool Released
 )
 {
     /// <summary>
@@ -95,7 +98,8 @@ public sealed record ActivityFacts(
             Whole: Has("whole"),
             Told: Has("told"),
             Once: Has("once"),
-            Helps: Has("help")
+            Helps: Has("help"),
+            Released: Has("released")
         );
         return marks.Count == 0
             ? facts

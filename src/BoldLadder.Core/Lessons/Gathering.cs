@@ -62,7 +62,7 @@ public sealed record Gathering(
             [.. tiles.Select(t => new Tile(t.Key, t.Value))],
             [
                 .. activities.SelectMany(a =>
-                    a.Items.Where(i => i is CrosswordItem or SortItem or TextItem)
+                    a.Items.Where(i => i is CrosswordItem or SortItem or TextItem or HuntItem)
                         .Select(i => new Sheet(a.Id, a.Kind, i))
                 ),
             ],

@@ -24,6 +24,12 @@ namespace BoldLadder.Core.Lessons;
 [JsonDerivedType(typeof(CrosswordItem), "crossword")]
 [JsonDerivedType(typeof(MissingWordItem), "missing-word")]
 [JsonDerivedType(typeof(PromptItem), "prompt")]
+[JsonDerivedType(typeof(PairItem), "pair")]
+[JsonDerivedType(typeof(BuildItem), "build")]
+[JsonDerivedType(typeof(HuntItem), "hunt")]
+[JsonDerivedType(typeof(ScrambleItem), "scramble")]
+[JsonDerivedType(typeof(MendItem), "mend")]
+[JsonDerivedType(typeof(ChunkItem), "chunk")]
 public abstract record Item(string Id, bool Kept);
 
 /// <summary>
@@ -49,6 +55,7 @@ public interface IExplained
 /// <param name="Example">A word that children can read, with these letters for this sound; null where there is
 /// none.</param>
 /// <param name="Also">The other sounds the same letters were taught for: one card for all; null for none.</param>
+/// <param name="Own">The school's own way with it, laid over when the lesson is shown; never stored.</param>
 public sealed record CardItem(
     string Id,
     bool Kept,
@@ -62,7 +69,8 @@ public sealed record CardItem(
     PositionFacts? Positions,
     ImmutableArray<Reason> Reasons,
     string? Example = null,
-    ImmutableArray<CardSound>? Also = null
+    ImmutableArray<CardSound>? Also = null,
+    OwnWay? Own = null
 ) : Item(Id, Kept), IExplained;
 
 /// <summary>Another sound that the letters of a card were taught for.</summary>
@@ -90,6 +98,8 @@ public sealed record PositionFacts(
 /// known.</param>
 /// <param name="Sentence">Said with the word when it is dictated, where another word sounds the same; null where none
 /// is needed.</param>
+/// <param name="Chunks">The school's chunks in it, laid over when the lesson is shown; never stored.</param>
+/// <param name="Blend">How the school blends it, step by step, the word last; likewise.</param>
 public sealed record WordItem(
     string Id,
     bool Kept,
@@ -102,7 +112,9 @@ public sealed record WordItem(
     bool Oral,
     ImmutableArray<Reason> Reasons,
     string? Meaning = null,
-    string? Sentence = null
+    string? Sentence = null,
+    ImmutableArray<ChunkInWord>? Chunks = null,
+    ImmutableArray<string>? Blend = null
 ) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>A made-up word: what it is read as, and what its sound marks are drawn from.</summary>
@@ -180,8 +192,11 @@ public sealed record SentenceItem(
     ImmutableArray<string>? Pictures = null
 ) : Item(Id, Kept), IExplained;
 
-/// <param name="Status">decodable or tricky.</param>
-public sealed record SentenceWord(string Text, string Status);
+/// <param name="Status">decodable or tricky; told for a word of a teacher's own sentence that the adult reads.</param>
+public sealed record SentenceWord(string Text, string Status)
+{
+    public const string Told = "told";
+}
 
 /// <summary>A riddle that the adult says; the answer holds the sound and is never printed.</summary>
 public sealed record ClueItem(string Id, bool Kept, string Word, string Clue, ImmutableArray<Reason> Reasons)
@@ -298,4 +313,102 @@ public sealed record MissingWordItem(
 /// <summary>Something to say or write about, with words to use.</summary>
 /// <param name="Code">Which prompt: screens own its sentence.</param>
 /// <param name="Words">Words children must use; they can read them.</param>
-public sealed record PromptItem(string Id, bool Kept, string Code, ImmutableArray<string> Words) : Item(Id, Kept);
+/// <param name="Checklist">What a story is to have, ticked when it comes; null for a prompt without.</param>
+public sealed record PromptItem(
+    string Id,
+    bool Kept,
+    string Code,
+    ImmutableArray<string> Words,
+    ImmutableArray<CheckLine>? Checklist = null
+) : Item(Id, Kept);
+
+/// <param name="Code">opening, place, problem or ending, whose sentence the screens own; phrase for one to use; own for
+/// what a teacher typed.</param>
+/// <param name="Text">Of a phrase or of one's own; empty for the others.</param>
+public sealed record CheckLine(string Code, string Text)
+{
+    public const int LongestText = 80;
+    public const int MostLines = 10;
+
+    private static readonly ImmutableArray<string> Parts = ["opening", "place", "problem", "ending"];
+
+    public static ImmutableArray<CheckLine> OfStory { get; } = [.. Parts.Select(p => new CheckLine(p, ""))];
+
+    /// <summary>True for a line that can be kept.</summary>
+    public bool IsUsable =>
+        Parts.Contains(Code)
+            ? Text.Length == 0
+            : Code is "phrase" or "own" && Text.Trim().Length is > 0 and <= LongestText;
+}
+
+/// <summary>Two words that differ in one thing, to be read and built, or of which the adult says one.</summary>
+/// <param name="By">In what they differ: split (cap, cape), spelling (rain, lane), letters that say something else
+/// (cow, snow), sound, or ear.</param>
+/// <param name="Said">Which of them is said, 0 or 1; null where both are read.</param>
+public sealed record PairItem(
+    string Id,
+    bool Kept,
+    string By,
+    string First,
+    ImmutableArray<int> FirstMarks,
+    string Second,
+    ImmutableArray<int> SecondMarks,
+    int? Said,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
+
+/// <summary>A word that is written in steps: the base, what happens at the join, the ending.</summary>
+public sealed record BuildItem(
+    string Id,
+    bool Kept,
+    string Word,
+    ImmutableArray<int> Marks,
+    PatternModel Model,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IOfWord, IExplained;
+
+/// <summary>Many words in which several graphemes are hunted.</summary>
+/// <param name="Targets">Reference notations of what is hunted.</param>
+public sealed record HuntItem(
+    string Id,
+    bool Kept,
+    ImmutableArray<string> Targets,
+    ImmutableArray<string> Graphemes,
+    ImmutableArray<HuntedWord> Words
+) : Item(Id, Kept);
+
+/// <param name="Target">The place of what it has among what is hunted; -1 for a word that has none.</param>
+public sealed record HuntedWord(string Word, ImmutableArray<int> Marks, int Target);
+
+/// <summary>A sentence whose words stand in another order.</summary>
+public sealed record ScrambleItem(
+    string Id,
+    bool Kept,
+    ImmutableArray<string> Pieces,
+    string Whole,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
+
+/// <summary>A sentence without its capital letter and its marks, to be put right.</summary>
+/// <param name="Point">What it is about: statement, question or list.</param>
+public sealed record MendItem(
+    string Id,
+    bool Kept,
+    string Given,
+    string Right,
+    string Point,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
+
+/// <summary>A chunk of the school's own, as a card.</summary>
+/// <param name="Correspondences">Reference notations, in order.</param>
+/// <param name="Example">A word that children can read; null where there is none.</param>
+public sealed record ChunkItem(
+    string Id,
+    bool Kept,
+    string Text,
+    string Sounds,
+    ImmutableArray<string> Correspondences,
+    string? Example,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;

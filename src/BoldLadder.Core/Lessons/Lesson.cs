@@ -31,6 +31,8 @@ public enum ActivityKind
     DictateSounds,
     EarlierSet,
     FirstAndRest,
+    WhichWasSaid,
+    ChunkCards,
     AtTheEnd,
     WhereIsIt,
     StartAndEnd,
@@ -47,6 +49,7 @@ public enum ActivityKind
     NewTrickyWord,
     NewPattern,
     NewSuffix,
+    NewChunk,
     CutSyllables,
 
     // Practise
@@ -70,6 +73,10 @@ public enum ActivityKind
     LikeLines,
     DictateName,
     WordThenPicture,
+    BaseThenEnding,
+    ContrastPairs,
+    HuntWords,
+    ChunkWords,
 
     // Apply
     ReadSentence,
@@ -83,6 +90,8 @@ public enum ActivityKind
     StoryPrompt,
     PhraseSheet,
     HuntText,
+    Unscramble,
+    MendSentence,
 }
 
 /// <summary>How children answer in an activity. Source: docs/handbook.md, section 6.</summary>
@@ -213,15 +222,15 @@ public sealed record Activity(
 public sealed record ReleaseSteps(int IDo, int WeDo, int YouDo)
 {
     /// <summary>
-    /// The steps over so many items: what the adult shows, what is done together, the rest alone; null for all
-    /// together.
+    /// The steps over so many items: what the adult shows, what is done together, the rest alone, or together where
+    /// none is done alone; null for all together.
     /// </summary>
     public ReleaseSteps? Over(int items)
     {
         if (IDo + WeDo + YouDo == 0)
             return null;
         var shows = Math.Min(IDo, Math.Max(0, items - 1));
-        var together = Math.Min(WeDo, items - shows);
+        var together = YouDo == 0 ? items - shows : Math.Min(WeDo, items - shows);
         return new ReleaseSteps(shows, together, items - shows - together);
     }
 }

@@ -23,13 +23,24 @@ public static class ReadByChildren
             LineItem line => line.Words.SelectMany(Words),
             SortItem sort => sort.Words.Select(w => w.Word),
             PictureItem picture => picture.Options.Append(picture.Word).Distinct(),
-            SentenceItem sentence => InSentence(sentence.Text),
+            SentenceItem sentence => sentence
+                .Words.Where(w => w.Status != SentenceWord.Told)
+                .SelectMany(w => InSentence(w.Text)),
             TextItem text => text.Sentences.SelectMany(Words).Concat(InSentence(text.Title)),
             CrosswordItem crossword => crossword.Lines.SelectMany(l => InSentence(l.Clue ?? "").Append(l.Word)),
             MissingWordItem missing => InSentence($"{missing.Before} {missing.After}").Concat(missing.Options),
-            PromptItem prompt => prompt.Words,
+            PromptItem prompt => prompt.Words.Concat(
+                (prompt.Checklist ?? []).Where(l => l.Code == "phrase").SelectMany(l => InSentence(l.Text))
+            ),
             BesideItem beside => beside.Cards.Select(c => c.Example).OfType<string>(),
             PatternItem pattern => pattern.Examples?.SelectMany(e => e.Words) ?? [],
+            PairItem { Said: not null } => [],
+            PairItem pair => [pair.First, pair.Second],
+            BuildItem build => [build.Word],
+            HuntItem hunt => hunt.Words.Select(w => w.Word),
+            ScrambleItem scramble => InSentence(scramble.Whole),
+            MendItem mend => InSentence(mend.Right),
+            ChunkItem chunk => chunk.Example is { } example ? [example] : [],
             CardItem or SpellingsItem or MadeUpItem or ClueItem => [],
             _ => throw NotSaid(item),
         };
@@ -43,6 +54,8 @@ public static class ReadByChildren
             SentenceItem sentence => [sentence.Text],
             TextItem text => text.Sentences.Select(s => s.Text),
             MissingWordItem missing => [missing.Whole],
+            ScrambleItem scramble => [scramble.Whole],
+            MendItem mend => [mend.Right],
             WordItem { Sentence: { } said } => [said],
             _ => [],
         };
@@ -54,6 +67,8 @@ public static class ReadByChildren
             CardItem card => Parsed(card.Correspondence),
             SpellingsItem spellings => spellings.Correspondences.SelectMany(Parsed),
             BesideItem beside => beside.Cards.SelectMany(c => Parsed(c.Correspondence)),
+            HuntItem hunt => hunt.Targets.SelectMany(Parsed),
+            ChunkItem chunk => chunk.Correspondences.SelectMany(Parsed),
             MadeUpItem made => Segmentation.Parse(made.Graphemes, made.Phonemes).Parts,
             WordItem
             or GapItem
@@ -68,6 +83,10 @@ public static class ReadByChildren
             or MissingWordItem
             or PromptItem
             or PatternItem
+            or PairItem
+            or BuildItem
+            or ScrambleItem
+            or MendItem
             or ClueItem => [],
             _ => throw NotSaid(item),
         };

@@ -74,15 +74,11 @@ public enum Blending
 /// <param name="Weight">1, thin, to 4, heavy.</param>
 public sealed record SoundMarks(MarkStyle Style, MarkShape Shape, int Weight);
 
-/// <summary>How many items each step of the release takes; all zero is all together.</summary>
-public sealed record Release(int IDo, int WeDo, int YouDo);
-
 /// <summary>
-/// A vowel with what follows it, taught as one piece over true correspondences. Source: docs/handbook.md, section 4
-/// (Chunk).
+/// How many items the adult shows and how many are done together; the rest is done alone, or together where
+/// <paramref name="YouDo"/> is zero. All zero is all together.
 /// </summary>
-/// <param name="Correspondences">Reference notations, in word order: ŋk after a is <c>a=æ n=ŋ k=k</c>.</param>
-public sealed record Chunk(string Text, IReadOnlyList<string> Correspondences);
+public sealed record Release(int IDo, int WeDo, int YouDo);
 
 /// <param name="OneStorey">True for a and g as children write them.</param>
 /// <param name="Lines">The school's names of the writing lines, top first; may be empty.</param>

@@ -47,7 +47,7 @@ public static class QuietDay
     /// </summary>
     public static Rung Filled(Rung rung, Ladder ladder, ImmutableArray<Correspondence> newest)
     {
-        if (rung.Kind == RungKind.Lesson && (rung.TeachesSomething || rung.Tricky.Length > 0))
+        if (rung.Kind == RungKind.Lesson && (rung.IsInWords || rung.Tricky.Length > 0))
             return rung;
         var sounds = ladder
             .Rungs.Where(r => r.Stage == rung.Stage)

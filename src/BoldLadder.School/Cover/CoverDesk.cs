@@ -26,8 +26,7 @@ public sealed record CoverView(
     string Language,
     string PaperSize,
     Lesson Lesson,
-    StyleView Style,
-    IReadOnlyList<NoteView> Notes
+    StyleView Style
 );
 
 /// <summary>
@@ -133,12 +132,11 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
             Minutes: lesson.Minutes,
             Language: scope.School.Language,
             PaperSize: scope.School.PaperSize,
-            Lesson: lesson.Document with
+            Lesson: (await style.Way()).Over(lesson.Document) with
             {
                 Remark = null,
             },
-            Style: style.View(),
-            Notes: await style.Notes()
+            Style: style.View()
         );
         scope.Audit("cover-opened", pass.GroupId);
         await scope.Save();

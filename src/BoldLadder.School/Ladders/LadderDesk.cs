@@ -16,15 +16,20 @@ public sealed class LadderDesk(SchoolScope scope, LadderWork work, WordData ship
 {
     private const string Blank = "blank";
 
-    /// <summary>What a rung can teach: the regular correspondences and the patterns.</summary>
-    public static readonly TeachablesView Teachables = new(
-        [
-            .. Correspondence
-                .All.Where(c => c.IsRegular && !c.IsBath)
-                .Select(c => new TeachableView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord)),
-        ],
-        [.. Enum.GetValues<Patterns>().Where(p => int.IsPow2((int)p)).Select(p => p.Id())]
-    );
+    private static readonly IReadOnlyList<TeachableView> Regular =
+    [
+        .. Correspondence
+            .All.Where(c => c.IsRegular && !c.IsBath)
+            .Select(c => new TeachableView(c.Notation, c.Grapheme.Text, c.SoundText, c.Sounds[0].KeyWord)),
+    ];
+
+    /// <summary>What a rung can teach: the regular correspondences, the patterns, and the school's chunks.</summary>
+    public TeachablesView Teachables =>
+        new(
+            Regular,
+            [.. Enum.GetValues<Patterns>().Where(p => int.IsPow2((int)p)).Select(p => p.Id())],
+            [.. scope.Style.Chunks.Select(c => c.Notation)]
+        );
 
     public Task<List<LadderSummary>> List() =>
         Summaries(scope.Store.Ladders.OrderBy(l => l.Name)).ToListAsync(scope.Stop);

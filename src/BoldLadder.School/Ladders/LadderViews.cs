@@ -29,6 +29,7 @@ public sealed record LadderView(
 public sealed record DraftState(int Version, int Changes, bool CanUndo, bool CanRedo);
 
 /// <param name="Kind">lesson, review, assessment or sort.</param>
+/// <param name="Chunks">The school's chunks that have their day here, each as its correspondences.</param>
 /// <param name="NewWords">Words for lessons that become readable with this rung.</param>
 /// <param name="KnownWords">Of these, those that children know at five.</param>
 /// <param name="Readable">Words for lessons that can be read, all rungs so far.</param>
@@ -42,6 +43,7 @@ public sealed record RungView(
     string Stage,
     IReadOnlyList<CorrespondenceView> Correspondences,
     IReadOnlyList<string> Patterns,
+    IReadOnlyList<string> Chunks,
     IReadOnlyList<string> Tricky,
     int NewWords,
     int KnownWords,
@@ -188,6 +190,11 @@ public sealed record RestoreRequest(int Version);
 
 public sealed record MoveGroupRequest(Guid LadderId, int Version);
 
-public sealed record TeachablesView(IReadOnlyList<TeachableView> Correspondences, IReadOnlyList<string> Patterns);
+/// <param name="Chunks">The school's own, each as its correspondences.</param>
+public sealed record TeachablesView(
+    IReadOnlyList<TeachableView> Correspondences,
+    IReadOnlyList<string> Patterns,
+    IReadOnlyList<string> Chunks
+);
 
 public sealed record TeachableView(string Notation, string Grapheme, string Sounds, string KeyWord);

@@ -155,6 +155,7 @@ public sealed class LadderWork(SchoolScope scope, WordData words, LadderStudy st
                         )),
                     ],
                     Patterns: [.. r.Patterns.Each().Select(p => p.Id())],
+                    Chunks: [.. r.Chunks.Select(c => c.Notation)],
                     Tricky: r.Tricky,
                     NewWords: a.NewWords,
                     KnownWords: a.KnownWords,

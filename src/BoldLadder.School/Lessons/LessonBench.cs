@@ -61,14 +61,13 @@ public sealed class LessonBench(
     }
 
     /// <summary>Typed words in an activity, once they are found readable.</summary>
-    public Answer<Lesson> Typed(LessonRequest request, Activity activity, string text)
+    public Answer<Lesson> Typed(LessonRequest request, Activity activity, string text, bool anyway)
     {
         if (text.Trim() is not { Length: > 0 and <= OwnItems.LongestText } typed)
             return Refusal.Unusable("text-missing", ("most", OwnItems.LongestText));
         if (ActivityFacts.Of(activity.Kind).Takes == TypedText.None)
             return Refusal.Unusable("takes-no-text");
-        var inRevisit = Document.Parts.Single(p => p.Activities.Contains(activity)).Kind == PartKind.Revisit;
-        var (changed, verdicts) = OwnItems.Add(request, activity, inRevisit, typed, requests.Places(day));
+        var (changed, verdicts) = OwnItems.Add(request, Document, activity, typed, requests.Places(day), anyway);
         if (changed is not null)
             return Document.With(changed);
         return verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky)

@@ -25,6 +25,7 @@ namespace BoldLadder.School.Lessons;
 [JsonDerivedType(typeof(MoveActivity), "move-activity")]
 [JsonDerivedType(typeof(SetLength), "set-length")]
 [JsonDerivedType(typeof(SetRemark), "set-remark")]
+[JsonDerivedType(typeof(SetChecklist), "set-checklist")]
 [JsonDerivedType(typeof(CopyLesson), "copy")]
 [JsonDerivedType(typeof(RepairLesson), "repair")]
 [JsonDerivedType(typeof(PlanAgain), "plan-again")]
@@ -125,14 +126,15 @@ public sealed record BanWord(string ItemId, string? Text = null, bool ForSchool 
 }
 
 /// <summary>A word or a sentence that was typed, judged before it is taken.</summary>
-public sealed record AddText(string ActivityId, string Text) : LessonCommand
+/// <param name="Anyway">A sentence is taken although words in it can't be read yet: the adult reads them.</param>
+public sealed record AddText(string ActivityId, string Text, bool Anyway = false) : LessonCommand
 {
     internal override string Subject => ActivityId;
 
     internal override async Task<Answer<Lesson>> On(LessonBench bench)
     {
         var request = await bench.Request();
-        return bench.WithActivity(ActivityId, activity => bench.Typed(request, activity, Text));
+        return bench.WithActivity(ActivityId, activity => bench.Typed(request, activity, Text, Anyway));
     }
 }
 
@@ -159,6 +161,36 @@ public sealed record AddActivity(PartKind Part, ActivityKind Kind, int? Place = 
             .With("kinds", instead.Kinds.Select(k => k.Code()).ToList())
             .With("earlier", instead.Earlier?.ReferenceNotation);
     }
+}
+
+/// <summary>What a story is to have, as a teacher put it together.</summary>
+public sealed record SetChecklist(string ItemId, IReadOnlyList<CheckLine> Lines) : LessonCommand
+{
+    internal override string Subject => ItemId;
+
+    internal override Task<Answer<Lesson>> On(LessonBench bench) =>
+        At(
+            Lines.Count > CheckLine.MostLines || Lines.Any(l => !l.IsUsable)
+                ? Refusal.Unusable("bad-checklist", ("lines", CheckLine.MostLines), ("most", CheckLine.LongestText))
+                : bench.WithHolder(ItemId, holder =>
+                    bench.Document.With(
+                        holder with
+                        {
+                            Items =
+                            [
+                                .. holder.Items.Select(i =>
+                                    i is PromptItem prompt && i.Id == ItemId
+                                        ? prompt with
+                                        {
+                                            Checklist = [.. Lines.Select(l => l with { Text = l.Text.Trim() })],
+                                        }
+                                        : i
+                                ),
+                            ],
+                        }
+                    )
+                )
+        );
 }
 
 /// <summary>Leaves an activity out.</summary>

@@ -3,6 +3,7 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Teaching;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
+using BoldLadder.School.Style;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
 
@@ -18,7 +19,8 @@ public sealed class LessonDesk(
     LessonRequests requests,
     LessonMaking making,
     LessonReading reading,
-    LessonShelf shelf
+    LessonShelf shelf,
+    StyleDesk style
 )
 {
     /// <summary>The lesson of the day, planned first where there is none: asking twice changes nothing.</summary>
@@ -86,6 +88,27 @@ public sealed class LessonDesk(
         making.Keep(lesson, changed.Value, stamp, command.Code, command.Subject, bench.Undoes);
         await scope.Save();
         return await reading.View(lesson, day);
+    }
+
+    /// <summary>
+    /// What could be added to a part of a planned lesson, with what each would hold if it is added now.
+    /// </summary>
+    public async Task<Answer<List<OfferView>>> Offers(Guid lessonId, PartKind? part)
+    {
+        var found = await Find(lessonId);
+        if (found.Refusal is { } unknown)
+            return unknown;
+        if (part is not { } asked)
+            return Refusal.Unusable("wrong-part");
+        var (group, lesson) = found.Value;
+        if (lesson.Status != LessonStatus.Planned)
+            return Refusal.Conflict("lesson-closed");
+        var bench = new LessonBench(scope, requests, making, await groupDays.Day(group, lesson.Date), lesson);
+        var way = await style.Way();
+        return LessonChanges
+            .Addable(await bench.Request(), lesson.Document, asked, bench.Seed)
+            .Select(a => new OfferView(a.Kind, a.Activity is { } made ? way.Over(made) : null))
+            .ToList();
     }
 
     /// <summary>

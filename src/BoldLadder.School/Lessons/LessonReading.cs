@@ -1,5 +1,6 @@
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.School.Schools;
+using BoldLadder.School.Style;
 using BoldLadder.School.Work;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
@@ -7,7 +8,7 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Lessons;
 
 /// <summary>A stored lesson as screens see it.</summary>
-public sealed class LessonReading(SchoolScope scope, LessonRequests requests)
+public sealed class LessonReading(SchoolScope scope, LessonRequests requests, StyleDesk style)
 {
     public static List<VerdictView> Verdicts(GroupDay day, IEnumerable<OwnVerdict> verdicts)
     {
@@ -62,7 +63,7 @@ public sealed class LessonReading(SchoolScope scope, LessonRequests requests)
             Version: lesson.Version,
             Status: lesson.Status,
             StoppedAt: lesson.StoppedAt,
-            Lesson: lesson.Document,
+            Lesson: (await style.Way()).Over(lesson.Document),
             Problems: problems,
             ExpectedRung: planned ? LessonRequests.Expected(day, lesson) : null,
             CanUndo: undo is not null,

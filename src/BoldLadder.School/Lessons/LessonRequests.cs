@@ -84,6 +84,8 @@ public sealed class LessonRequests(SchoolScope scope)
             Release = scope.Style.Release is { IDo: 0, WeDo: 0, YouDo: 0 }
                 ? null
                 : new ReleaseSteps(scope.Style.Release.IDo, scope.Style.Release.WeDo, scope.Style.Release.YouDo),
+            Chunks = scope.Style.Chunks,
+            LooksBackOn = day.Calendar.LooksBackOn(day.Date),
             Avoid = day.Group.Avoid.ToHashSet(),
         };
 

@@ -66,3 +66,7 @@ public sealed record NeedView(string What, WhenView? When);
 /// <param name="Rung">What the rung teaches.</param>
 /// <param name="Date">Its day; null when it was taught, or no day is left for it.</param>
 public sealed record WhenView(string Rung, DateOnly? Date);
+
+/// <summary>An activity that could be added to a part.</summary>
+/// <param name="Activity">What it would hold; null where there is too little for it on this day.</param>
+public sealed record OfferView(ActivityKind Kind, Activity? Activity);

@@ -1,5 +1,7 @@
 using BoldLadder.Core;
 using BoldLadder.Core.Accents;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Showing;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
@@ -67,6 +69,19 @@ public sealed class StyleDesk(SchoolScope scope, WordData shipped)
     public async Task<List<NoteView>> Notes() =>
         (await scope.Store.TeachingNotes.AsNoTracking().OrderBy(n => n.Subject).ToListAsync(scope.Stop)).ConvertAll(
             View
+        );
+
+    /// <summary>The school's way, to be laid over a lesson that is shown.</summary>
+    public async Task<SchoolWay> Way() =>
+        new(
+            scope.Style,
+            await scope
+                .Store.TeachingNotes.AsNoTracking()
+                .ToDictionaryAsync(
+                    n => n.Subject,
+                    n => new OwnWay(n.KeyWord, n.Phrase, n.MouthCue, n.Formation),
+                    scope.Stop
+                )
         );
 
     public static string NoStamp { get; } = Stamps.Of<Note?>(null);

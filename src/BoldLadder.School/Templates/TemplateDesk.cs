@@ -1,8 +1,12 @@
 using BoldLadder.Core;
 using BoldLadder.Core.Ladders.Calendars;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.School.Lessons;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
+using BoldLadder.School.Work;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
 
@@ -21,9 +25,49 @@ public sealed record TemplatesView(IReadOnlyList<TemplateView> Templates, string
 
 public sealed record TemplateRequest(LessonTemplate Template, int? Weekday = null);
 
+/// <summary>A place of a template that is being edited.</summary>
+public sealed record SlotRequest(LessonDay Day, int Minutes, PartKind Part, Slot Slot);
+
 /// <summary>What lessons are built from: shipped templates, and the school's own.</summary>
-public sealed class TemplateDesk(SchoolScope scope)
+public sealed class TemplateDesk(SchoolScope scope, GroupDays groupDays, HeavyWork heavy)
 {
+    private const int MostItems = 30;
+
+    /// <summary>
+    /// On which days of its kind a place can't be filled: tried on the ladder of the school's first group. Heavy, so
+    /// worked out after the request has given its connection back.
+    /// </summary>
+    public async Task<Answer<SlotFit>> Fit(SlotRequest request)
+    {
+        if (scope.LeadOnly() is { } refused)
+            return refused;
+        if (
+            request.Slot.Kinds.IsDefaultOrEmpty
+            || request.Slot.Items is < 1 or > MostItems
+            || request.Slot.Kinds.Any(k => !ActivityFacts.Of(k).MayStandIn(request.Part))
+        )
+            return Refusal.Unusable("wrong-part");
+        if (await scope.Groups.OrderBy(g => g.Name).FirstOrDefaultAsync(scope.Stop) is not { } group)
+            return new SlotFit(0, []);
+        var ladder = (await groupDays.States([group]))[0].Ladder;
+        var (materials, leniencies, accent) = (scope.Words.Materials, scope.Leniencies, scope.Accent);
+        await scope.Release();
+        return await heavy.Run(
+            () =>
+                SlotFit.Of(
+                    ladder,
+                    materials,
+                    leniencies,
+                    accent,
+                    request.Day,
+                    Pace.NearestLength(request.Minutes),
+                    request.Part,
+                    request.Slot
+                ),
+            scope.Stop
+        );
+    }
+
     public async Task<TemplatesView> View()
     {
         var own = await scope.Store.LessonTemplates.AsNoTracking().ToListAsync(scope.Stop);

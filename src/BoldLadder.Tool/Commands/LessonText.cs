@@ -24,7 +24,11 @@ internal static class LessonText
             text.Append(CultureInfo.InvariantCulture, $"\n**{part.Kind}** ({(part.Seconds + 30) / 60} min)\n\n");
             foreach (var activity in part.Activities)
             {
-                var between = activity.Items.Any(i => i is SentenceItem or ClueItem or LineItem) ? " / " : ", ";
+                var between = activity.Items.Any(i =>
+                    i is SentenceItem or ClueItem or LineItem or ScrambleItem or MendItem
+                )
+                    ? " / "
+                    : ", ";
                 var items = string.Join(between, activity.Items.Select(Of));
                 text.Append(CultureInfo.InvariantCulture, $"- {activity.Kind.Code()}: {items}\n");
                 if (activity.Levels is not { } levels)
@@ -98,6 +102,17 @@ internal static class LessonText
             ),
             MissingWordItem missing => $"{missing.Before} ____{missing.After} [{string.Join('/', missing.Options)}]",
             PromptItem prompt => $"{prompt.Code} with {string.Join(", ", prompt.Words)}",
+            PairItem pair => $"{pair.First}/{pair.Second} by {pair.By}"
+                + (pair.Said is { } said ? $" (say {(said == 0 ? pair.First : pair.Second)})" : ""),
+            BuildItem build => $"{string.Join('+', build.Model.Parts)}={build.Word} {build.Model.Join}".TrimEnd(),
+            HuntItem hunt => $"{string.Join(' ', hunt.Graphemes)} in: "
+                + string.Join(
+                    ' ',
+                    hunt.Words.Select(w => w.Target < 0 ? w.Word : $"{w.Word}[{hunt.Graphemes[w.Target]}]")
+                ),
+            ScrambleItem mixed => $"{string.Join(" | ", mixed.Pieces)} ({mixed.Whole})",
+            MendItem mend => $"{mend.Given} -> {mend.Right} [{mend.Point}]",
+            ChunkItem chunk => $"{chunk.Text} /{chunk.Sounds}/ {chunk.Example}",
             _ => item.Id,
         };
 

@@ -11,7 +11,7 @@ public static class LadderEndpoints
     public static void MapLadders(this IEndpointRouteBuilder school)
     {
         school.MapGet("/ladders", (LadderDesk desk) => desk.List().Http()).WithName("listLadders");
-        school.MapGet("/teachables", () => TypedResults.Ok(LadderDesk.Teachables)).WithName("listTeachables");
+        school.MapGet("/teachables", (LadderDesk desk) => TypedResults.Ok(desk.Teachables)).WithName("listTeachables");
         school
             .MapPost("/ladders", (NewLadder request, LadderDesk desk) => desk.Make(request).Http())
             .WithName("makeLadder");

@@ -39,6 +39,11 @@ public static class LessonEndpoints
             )
             .WithName("getVerdicts");
         lesson
+            .MapGet("/offers", (Guid lessonId, string? part, LessonDesk desk) =>
+                desk.Offers(lessonId, Kebab.Parse<PartKind>(part)).Http()
+            )
+            .WithName("getOffers");
+        lesson
             .MapPost(
                 "/closing",
                 (

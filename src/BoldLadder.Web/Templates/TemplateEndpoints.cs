@@ -12,6 +12,9 @@ public static class TemplateEndpoints
     {
         school.MapGet("/templates", (TemplateDesk desk) => desk.View().Http()).WithName("getTemplates");
         school
+            .MapPost("/templates/fit", (SlotRequest request, TemplateDesk desk) => desk.Fit(request).Http())
+            .WithName("tryTemplateSlot");
+        school
             .MapPut(
                 "/templates",
                 (TemplateRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, TemplateDesk desk) =>

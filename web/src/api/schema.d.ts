@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/templates/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryTemplateSlot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/templates/{day}/{minutes}": {
         parameters: {
             query?: never;
@@ -788,6 +804,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/lessons/{lessonId}/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getOffers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/lessons/{lessonId}/closing": {
         parameters: {
             query?: never;
@@ -825,7 +857,7 @@ export interface components {
             setByHand: boolean;
         };
         /** @enum {unknown} */
-        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "spell-tricky" | "tricky-at-speed" | "dictate-sounds" | "earlier-set" | "first-and-rest" | "at-the-end" | "where-is-it" | "start-and-end" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "three-ways" | "like-lines" | "dictate-name" | "word-then-picture" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt" | "phrase-sheet" | "hunt-text";
+        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "spell-tricky" | "tricky-at-speed" | "dictate-sounds" | "earlier-set" | "first-and-rest" | "which-was-said" | "chunk-cards" | "at-the-end" | "where-is-it" | "start-and-end" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "new-chunk" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "three-ways" | "like-lines" | "dictate-name" | "word-then-picture" | "base-then-ending" | "contrast-pairs" | "hunt-words" | "chunk-words" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt" | "phrase-sheet" | "hunt-text" | "unscramble" | "mend-sentence";
         ActivityView: {
             kind: components["schemas"]["ActivityKind"];
             part: components["schemas"]["PartKind"];
@@ -902,6 +934,7 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             example?: null | string;
             also?: null | components["schemas"]["CardSound"][];
+            own?: null | components["schemas"]["OwnWay"];
             id: string;
             kept: boolean;
         };
@@ -921,6 +954,11 @@ export interface components {
             isMine: boolean;
             lines: components["schemas"]["Reason"][];
         };
+        CheckLine: {
+            code: string;
+            text: string;
+            isUsable?: boolean;
+        };
         CheckpointView: {
             /** Format: uuid */
             id: string;
@@ -932,6 +970,13 @@ export interface components {
         Chunk: {
             text: string;
             correspondences: string[];
+        };
+        ChunkInWord: {
+            text: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
         };
         CloseRequest: {
             /** Format: uuid */
@@ -987,7 +1032,6 @@ export interface components {
             paperSize: string;
             lesson: components["schemas"]["Lesson"];
             style: components["schemas"]["StyleView"];
-            notes: components["schemas"]["NoteView"][];
         };
         CrosswordLine: {
             /** Format: int32 */
@@ -1143,12 +1187,28 @@ export interface components {
             lettering: components["schemas"]["Lettering"];
             meanings?: boolean;
         };
-        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"] | components["schemas"]["ItemClueItem"] | components["schemas"]["ItemBesideItem"] | components["schemas"]["ItemSyllablesItem"] | components["schemas"]["ItemLineItem"] | components["schemas"]["ItemChoiceItem"] | components["schemas"]["ItemSortItem"] | components["schemas"]["ItemPictureItem"] | components["schemas"]["ItemTextItem"] | components["schemas"]["ItemCrosswordItem"] | components["schemas"]["ItemMissingWordItem"] | components["schemas"]["ItemPromptItem"];
+        HuntedWord: {
+            word: string;
+            marks: number[];
+            /** Format: int32 */
+            target: number;
+        };
+        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"] | components["schemas"]["ItemClueItem"] | components["schemas"]["ItemBesideItem"] | components["schemas"]["ItemSyllablesItem"] | components["schemas"]["ItemLineItem"] | components["schemas"]["ItemChoiceItem"] | components["schemas"]["ItemSortItem"] | components["schemas"]["ItemPictureItem"] | components["schemas"]["ItemTextItem"] | components["schemas"]["ItemCrosswordItem"] | components["schemas"]["ItemMissingWordItem"] | components["schemas"]["ItemPromptItem"] | components["schemas"]["ItemPairItem"] | components["schemas"]["ItemBuildItem"] | components["schemas"]["ItemHuntItem"] | components["schemas"]["ItemScrambleItem"] | components["schemas"]["ItemMendItem"] | components["schemas"]["ItemChunkItem"];
         ItemBesideItem: {
             /** @enum {string} */
             $type?: "beside";
             bySound: boolean;
             cards: components["schemas"]["BesideCard"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemBuildItem: {
+            /** @enum {string} */
+            $type?: "build";
+            word: string;
+            marks: number[];
+            model: components["schemas"]["PatternModel"];
+            reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
         };
@@ -1166,6 +1226,7 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             example?: null | string;
             also?: null | components["schemas"]["CardSound"][];
+            own?: null | components["schemas"]["OwnWay"];
             id: string;
             kept: boolean;
         };
@@ -1178,6 +1239,17 @@ export interface components {
             /** Format: int32 */
             gap: number;
             options: string[];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemChunkItem: {
+            /** @enum {string} */
+            $type?: "chunk";
+            text: string;
+            sounds: string;
+            correspondences: string[];
+            example: null | string;
             reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
@@ -1219,6 +1291,15 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        ItemHuntItem: {
+            /** @enum {string} */
+            $type?: "hunt";
+            targets: string[];
+            graphemes: string[];
+            words: components["schemas"]["HuntedWord"][];
+            id: string;
+            kept: boolean;
+        };
         ItemLineItem: {
             /** @enum {string} */
             $type?: "line";
@@ -1239,6 +1320,16 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        ItemMendItem: {
+            /** @enum {string} */
+            $type?: "mend";
+            given: string;
+            right: string;
+            point: string;
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
         ItemMissingWordItem: {
             /** @enum {string} */
             $type?: "missing-word";
@@ -1246,6 +1337,20 @@ export interface components {
             after: string;
             word: string;
             options: string[];
+            reasons: components["schemas"]["Reason"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemPairItem: {
+            /** @enum {string} */
+            $type?: "pair";
+            by: string;
+            first: string;
+            firstMarks: number[];
+            second: string;
+            secondMarks: number[];
+            /** Format: int32 */
+            said: null | number;
             reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
@@ -1278,6 +1383,16 @@ export interface components {
             $type?: "prompt";
             code: string;
             words: string[];
+            checklist?: null | components["schemas"]["CheckLine"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemScrambleItem: {
+            /** @enum {string} */
+            $type?: "scramble";
+            pieces: string[];
+            whole: string;
+            reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
         };
@@ -1344,6 +1459,8 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             meaning?: null | string;
             sentence?: null | string;
+            chunks?: null | components["schemas"]["ChunkInWord"][];
+            blend?: null | string[];
             id: string;
             kept: boolean;
         };
@@ -1405,6 +1522,7 @@ export interface components {
             id: string;
             correspondences: string[];
             patterns: string[];
+            chunks?: null | string[];
         };
         LadderSummary: {
             /** Format: uuid */
@@ -1443,7 +1561,7 @@ export interface components {
             notes: components["schemas"]["Reason"][];
             remark?: null | string;
         };
-        LessonCommand: components["schemas"]["LessonCommandKeepItem"] | components["schemas"]["LessonCommandChooseOthers"] | components["schemas"]["LessonCommandReplaceItem"] | components["schemas"]["LessonCommandDropItem"] | components["schemas"]["LessonCommandBanWord"] | components["schemas"]["LessonCommandAddText"] | components["schemas"]["LessonCommandAddActivity"] | components["schemas"]["LessonCommandDropActivity"] | components["schemas"]["LessonCommandMoveActivity"] | components["schemas"]["LessonCommandSetLength"] | components["schemas"]["LessonCommandSetRemark"] | components["schemas"]["LessonCommandCopyLesson"] | components["schemas"]["LessonCommandRepairLesson"] | components["schemas"]["LessonCommandPlanAgain"] | components["schemas"]["LessonCommandUndoChange"] | components["schemas"]["LessonCommandRedoChange"];
+        LessonCommand: components["schemas"]["LessonCommandKeepItem"] | components["schemas"]["LessonCommandChooseOthers"] | components["schemas"]["LessonCommandReplaceItem"] | components["schemas"]["LessonCommandDropItem"] | components["schemas"]["LessonCommandBanWord"] | components["schemas"]["LessonCommandAddText"] | components["schemas"]["LessonCommandAddActivity"] | components["schemas"]["LessonCommandDropActivity"] | components["schemas"]["LessonCommandMoveActivity"] | components["schemas"]["LessonCommandSetLength"] | components["schemas"]["LessonCommandSetRemark"] | components["schemas"]["LessonCommandSetChecklist"] | components["schemas"]["LessonCommandCopyLesson"] | components["schemas"]["LessonCommandRepairLesson"] | components["schemas"]["LessonCommandPlanAgain"] | components["schemas"]["LessonCommandUndoChange"] | components["schemas"]["LessonCommandRedoChange"];
         LessonCommandAddActivity: {
             /** @enum {string} */
             type?: "add-activity";
@@ -1457,6 +1575,8 @@ export interface components {
             type?: "add-text";
             activityId: string;
             text: string;
+            /** @default false */
+            anyway: boolean;
         };
         LessonCommandBanWord: {
             /** @enum {string} */
@@ -1519,6 +1639,12 @@ export interface components {
             /** @enum {string} */
             type?: "replace-one";
             itemId: string;
+        };
+        LessonCommandSetChecklist: {
+            /** @enum {string} */
+            type?: "set-checklist";
+            itemId: string;
+            lines: components["schemas"]["CheckLine"][];
         };
         LessonCommandSetLength: {
             /** @enum {string} */
@@ -1681,8 +1807,18 @@ export interface components {
             formation: string;
             stamp: string;
         };
+        OfferView: {
+            kind: components["schemas"]["ActivityKind"];
+            activity: null | components["schemas"]["Activity"];
+        };
         /** @enum {unknown} */
         OwnStatus: "decodable" | "tricky" | "not-yet" | "unknown" | "left-out";
+        OwnWay: {
+            keyWord: string;
+            phrase: string;
+            mouthCue: string;
+            formation: string;
+        };
         PairView: {
             word: string;
             sound: string;
@@ -1781,6 +1917,7 @@ export interface components {
             tricky: string[];
             reason?: null | string;
             kind?: null | string;
+            chunks?: null | string[];
         };
         RungView: {
             id: string;
@@ -1789,6 +1926,7 @@ export interface components {
             stage: string;
             correspondences: components["schemas"]["CorrespondenceView"][];
             patterns: string[];
+            chunks: string[];
             tricky: string[];
             /** Format: int32 */
             newWords: number;
@@ -1887,8 +2025,20 @@ export interface components {
             /** Format: int32 */
             items: number;
         };
+        SlotFit: {
+            /** Format: int32 */
+            tried: number;
+            missing: string[];
+        };
         /** @enum {unknown} */
         SlotNeed: "must" | "if-any" | "room";
+        SlotRequest: {
+            day: components["schemas"]["LessonDay"];
+            /** Format: int32 */
+            minutes: number;
+            part: components["schemas"]["PartKind"];
+            slot: components["schemas"]["Slot"];
+        };
         SortedWord: {
             word: string;
             marks: number[];
@@ -1925,6 +2075,7 @@ export interface components {
         TeachablesView: {
             correspondences: components["schemas"]["TeachableView"][];
             patterns: string[];
+            chunks: string[];
         };
         TeachableView: {
             notation: string;
@@ -2066,6 +2217,8 @@ export interface components {
             reasons: unknown;
             meaning?: null | string;
             sentence?: null | string;
+            chunks?: unknown;
+            blend?: unknown;
             id: string;
             kept: boolean;
         };
@@ -3218,6 +3371,41 @@ export interface operations {
             };
         };
     };
+    tryTemplateSlot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlotRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlotFit"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     removeTemplate: {
         parameters: {
             query?: {
@@ -4117,6 +4305,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getOffers: {
+        parameters: {
+            query?: {
+                part?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferView"][];
                 };
             };
             /** @description Bad Request */

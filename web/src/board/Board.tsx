@@ -6,7 +6,7 @@ import { useActions } from '../shell/actions';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text } from '../text/text';
 import { BoardSlide } from './BoardSlide';
-import { canReveal, picturesOf, shuffled, slidesOf } from './slides';
+import { canReveal, picturesOf, shuffled, slidesOf, stepOf } from './slides';
 
 /** The board of any lesson: a group's, or the one a cover adult was given. */
 export function Board({
@@ -74,6 +74,7 @@ export function Board({
           <span className="board-end">{text('board.end')}</span>
         )}
       </button>
+      {slide && !blank && stepOf(slide) && <p className="board-step position-absolute m-0">{text(stepOf(slide)!)}</p>}
       <div className="visually-hidden" aria-live="polite">
         {text('board.position', { at: Math.min(at + 1, slides.length), total: slides.length })}
       </div>

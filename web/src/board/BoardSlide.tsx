@@ -1,15 +1,19 @@
 import { CardSounds } from '../lesson/CardSounds';
+import { checkText } from '../lesson/Checklist';
 import { CrosswordClues } from '../lesson/CrosswordClues';
 import { CrosswordGrid } from '../lesson/CrosswordGrid';
-import { notShown } from '../lesson/kinds';
-import { PatternModels } from '../lesson/PatternModels';
+import { notShown, type WordItem } from '../lesson/kinds';
+import { PairShown } from '../lesson/PairShown';
+import { ModelShown, PatternModels } from '../lesson/PatternModels';
 import { PartIcon } from '../lesson/PartIcon';
+import { blendSteps, cueText } from '../lesson/said';
 import { Picture } from '../lesson/Picture';
-import { headingText, soundText, text, textOf } from '../text/text';
+import { headingText, soundText, text, textOf, trickyWay } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
-import type { Slide } from './slides';
+import { OnLines } from './OnLines';
+import { isOnlySaid, type Slide } from './slides';
 
 /** Texts with fewer letters are shown larger. */
 const SHORT_TEXT = 240;
@@ -23,7 +27,7 @@ const asName = (word: string) => word[0]!.toUpperCase() + word.slice(1);
 export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolean }) {
   const { item, activity } = slide;
   if (!item) {
-    const oral = activity.items.some((i) => i.$type === 'word' && i.oral);
+    const oral = activity.items.some((i) => i.$type !== 'clue' && isOnlySaid(i));
     return (
       <span className="board-name d-grid fw-bold">
         <span className="board-part fw-normal d-flex align-items-center justify-content-center">
@@ -35,6 +39,9 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
   }
   switch (item.$type) {
     case 'card':
+      if (activity.kind === 'formation') return <OnLines letters={item.grapheme} note={item.own?.formation ?? ''} />;
+      if (activity.kind === 'mouth-cue' || activity.kind === 'memory-phrase')
+        return <span className="board-sentence">{cueText(item, activity.kind)}</span>;
       return (
         <span className="board-stack">
           <span className={`board-grapheme lh-1 literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>
@@ -52,13 +59,19 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       if (isWritten(activity.kind) && !revealed)
         return <span className="board-count fw-bold">{text('board.countFirst')}</span>;
       return (
-        <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
-          <MarkedWord
-            word={item.word}
-            marks={item.marks}
-            tricky={item.tricky}
-            hideMarks={!isWritten(activity.kind) && activity.kind !== 'new-tricky-word' && !revealed}
-          />
+        <span className="board-stack">
+          <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
+            <MarkedWord
+              word={item.word}
+              marks={item.marks}
+              tricky={item.tricky}
+              chunks={item.chunks ?? []}
+              hideMarks={!isWritten(activity.kind) && activity.kind !== 'new-tricky-word' && !revealed}
+            />
+          </span>
+          {revealed && stepsOf(item, activity.kind) && (
+            <span className="board-steps literacy">{stepsOf(item, activity.kind)}</span>
+          )}
         </span>
       );
     case 'made-up':
@@ -98,7 +111,14 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       }
       return (
         <span className="board-stack">
-          <span className="board-sentence literacy">{item.text}</span>
+          <span className="board-sentence literacy">
+            {item.words.map((w, i) => (
+              <span key={i}>
+                {i > 0 && ' '}
+                <span className={w.status === 'told' ? 'word-told' : undefined}>{w.text}</span>
+              </span>
+            ))}
+          </span>
           {item.pictures && revealed && (
             <span className="board-pictures d-flex">
               {item.pictures.map((p) => (
@@ -204,11 +224,83 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       return (
         <span className="board-stack">
           <span className="literacy board-options">{item.words.join('   ')}</span>
+          {item.checklist && (
+            <span className="board-checklist d-grid text-start">
+              {item.checklist.map((line) => (
+                <span key={line.code + line.text}>☐ {checkText(line)}</span>
+              ))}
+            </span>
+          )}
         </span>
       );
+    case 'chunk':
+      return (
+        <span className="board-stack">
+          <span className="board-grapheme lh-1 literacy board-longer">{item.text}</span>
+          {revealed && (
+            <span className="board-options">
+              {soundText(item.sounds)} <span className="literacy">{item.example}</span>
+            </span>
+          )}
+        </span>
+      );
+    case 'pair':
+      return (
+        <span className="board-word board-length-long">
+          <PairShown item={item} marks={revealed} />
+        </span>
+      );
+    case 'build':
+      return (
+        <span className="board-stack">
+          <span className="board-word board-length-long">
+            <ModelShown model={item.model} answers={false} />
+          </span>
+          {revealed && (
+            <span className="board-options literacy">
+              <MarkedWord word={item.word} marks={item.marks} />
+              {item.model.join && <small className="board-note d-block">{textOf('join', item.model.join)}</small>}
+            </span>
+          )}
+        </span>
+      );
+    case 'hunt':
+      return (
+        <span className="board-stack literacy">
+          <strong className="board-options">{item.graphemes.join('   ')}</strong>
+          <span className="board-hunt d-flex flex-wrap justify-content-center">
+            {item.words.map((w) => (
+              <span key={w.word} className={revealed && w.target >= 0 ? 'board-found' : undefined}>
+                {w.word}
+              </span>
+            ))}
+          </span>
+        </span>
+      );
+    case 'scramble':
+      return (
+        <span className="board-stack literacy">
+          <span className="board-pieces d-flex flex-wrap justify-content-center">
+            {item.pieces.map((piece, i) => (
+              <span key={i}>{piece}</span>
+            ))}
+          </span>
+          {revealed && <span className="board-sentence">{item.whole}</span>}
+        </span>
+      );
+    case 'mend':
+      return <span className="board-sentence literacy">{revealed ? item.right : item.given}</span>;
     case 'clue':
       return null; // only said
     default:
       return notShown(item.$type);
   }
+}
+
+/** What is said step by step once the word is revealed: how it is blended, or the letters of a word learnt by heart. */
+function stepsOf(item: WordItem, kind: Slide['activity']['kind']): string {
+  if (kind === 'read-words') return blendSteps(item);
+  return item.tricky.length > 0 && item.word.length > 1 && trickyWay() === 'by-heart'
+    ? [...shown(item.word)].join(' · ')
+    : '';
 }

@@ -11,16 +11,16 @@ export interface Slide {
   at: number;
 }
 
+/** True for what children only hear. */
+export const isOnlySaid = (item: Item) =>
+  (item.$type === 'word' && item.oral) || item.$type === 'clue' || (item.$type === 'pair' && item.by === 'ear');
+
 /** The slides of a lesson in order. What only the adult says gets one slide without print. */
 export function slidesOf(lesson: LessonView['lesson'], facts: Facts): Slide[] {
   return lesson.parts.flatMap((part) =>
     part.activities.flatMap((activity): Slide[] => {
       const name: Slide = { part: part.kind, activity, item: null, at: 0 };
-      if (
-        activity.items.some((i) => (i.$type === 'word' && i.oral) || i.$type === 'clue') ||
-        activityFacts(facts, activity.kind).told
-      )
-        return [name];
+      if (activity.items.some(isOnlySaid) || activityFacts(facts, activity.kind).told) return [name];
       return [name, ...activity.items.map((item, i) => ({ part: part.kind, activity, item, at: i + 1 }))];
     }),
   );
@@ -63,4 +63,11 @@ export function canReveal(slide: Slide, facts: Facts): boolean {
       slide.activity.kind === 'dictate-sentence' || Boolean(slide.item?.$type === 'sentence' && slide.item.pictures)
     );
   return type !== undefined && itemFacts(facts, type).reveals;
+}
+
+/** Whose turn it is in an activity that is released in steps; null where all do it together. */
+export function stepOf({ activity, item, at }: Slide): 'board.iDo' | 'board.weDo' | 'board.youDo' | null {
+  if (!item || !activity.steps) return null;
+  const { iDo, weDo } = activity.steps;
+  return at <= iDo ? 'board.iDo' : at <= iDo + weDo ? 'board.weDo' : 'board.youDo';
 }

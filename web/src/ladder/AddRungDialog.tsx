@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Dialog } from '../shell/Dialog';
-import { labelText, stageText, teachingText, text } from '../text/text';
+import { isChunk, labelText, stageText, teachingText, text } from '../text/text';
 import { Chip } from '../shell/Chip';
 import { newRung, type Rung, type Step } from './editing';
 import { TeachingPicker } from './TeachingPicker';
@@ -25,8 +25,9 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
         {
           $type: 'insert',
           rung: newRung(id, name, {
-            correspondences: taught.filter((t) => t.includes('=')),
+            correspondences: taught.filter((t) => t.includes('=') && !isChunk(t)),
             patterns: taught.filter((t) => !t.includes('=')),
+            chunks: taught.filter(isChunk),
           }),
           after: after?.id ?? null,
         },
@@ -46,7 +47,7 @@ export function AddRungDialog({ after, onDo, onHide }: Props) {
         {taught.map((t) => (
           <Chip
             key={t}
-            off={text('edit.takeOff', { label: labelText(t) })}
+            off={text('edit.takeOff', { label: isChunk(t) ? teachingText(t) : labelText(t) })}
             onOff={() => setTaught(taught.filter((other) => other !== t))}
           >
             {teachingText(t)}

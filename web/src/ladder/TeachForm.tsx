@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { labelText, soundText, text } from '../text/text';
+import { chunkText, isChunk, labelText, soundText, teachingText, text } from '../text/text';
 import { Chip } from '../shell/Chip';
 import { shown } from '../words/spelling';
 import type { Rung, Step } from './editing';
@@ -10,8 +10,8 @@ import { TeachingPicker } from './TeachingPicker';
 export function TeachForm({ rung, onDo }: { rung: Rung; onDo: (name: string, steps: Step[]) => void }) {
   const [word, setWord] = useState('');
   const notations = rung.correspondences.map((c) => c.notation);
-  const teach = (correspondences: string[], patterns: string[]) =>
-    onDo('teach', [{ $type: 'teach', id: rung.id, correspondences, patterns }]);
+  const teach = (correspondences: string[], patterns: string[], chunks: string[] = rung.chunks) =>
+    onDo('teach', [{ $type: 'teach', id: rung.id, correspondences, patterns, chunks }]);
   return (
     <div>
       <ul className="list-unstyled d-flex flex-wrap gap-2 my-2 mx-0" aria-label={text('edit.teaches')}>
@@ -43,6 +43,21 @@ export function TeachForm({ rung, onDo }: { rung: Rung; onDo: (name: string, ste
             {labelText(p)}
           </Chip>
         ))}
+        {rung.chunks.map((c) => (
+          <Chip
+            key={c}
+            off={text('edit.takeOff', { label: chunkText(c) })}
+            onOff={() =>
+              teach(
+                notations,
+                rung.patterns,
+                rung.chunks.filter((other) => other !== c),
+              )
+            }
+          >
+            {teachingText(c)}
+          </Chip>
+        ))}
         {rung.tricky.map((t) => (
           <Chip
             key={t}
@@ -54,9 +69,13 @@ export function TeachForm({ rung, onDo }: { rung: Rung; onDo: (name: string, ste
         ))}
       </ul>
       <TeachingPicker
-        not={[...notations, ...rung.patterns]}
+        not={[...notations, ...rung.patterns, ...rung.chunks]}
         onPick={(what) =>
-          what.includes('=') ? teach([...notations, what], rung.patterns) : teach(notations, [...rung.patterns, what])
+          isChunk(what)
+            ? teach(notations, rung.patterns, [...rung.chunks, what])
+            : what.includes('=')
+              ? teach([...notations, what], rung.patterns)
+              : teach(notations, [...rung.patterns, what])
         }
       />
       <Form

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useSchool } from '../session/session';
 import { teachablesQuery } from './queries';
-import { labelText, soundText, text } from '../text/text';
+import { chunkText, labelText, soundText, text } from '../text/text';
 
 /** Finds a correspondence by its letters or sound, or a pattern by its name, and adds it. */
 export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick: (what: string) => void }) {
@@ -17,6 +17,11 @@ export function TeachingPicker({ not, onPick }: { not: readonly string[]; onPick
       starts: c.grapheme,
     })) ?? []),
     ...(all.data?.patterns.map((p) => ({ id: p, label: labelText(p), starts: labelText(p) })) ?? []),
+    ...(all.data?.chunks.map((c) => ({
+      id: c,
+      label: text('edit.chunk', { letters: chunkText(c) }),
+      starts: chunkText(c),
+    })) ?? []),
   ].filter((o) => !not.includes(o.id));
   const asked = typed.trim().toLowerCase();
   const matching =

@@ -18,6 +18,7 @@ const rung = (id: string, more: Partial<Rung> = {}): Rung => ({
   stage: 'one',
   correspondences: [],
   patterns: [],
+  chunks: [],
   tricky: [],
   newWords: 0,
   knownWords: 0,
@@ -77,7 +78,7 @@ describe('moving rungs', () => {
 describe('splitting, joining, naming', () => {
   test('the last of several goes to a rung of its own', () => {
     expect(splitSteps(rung('x', { correspondences: letters('ff=f', 'zz=z') }), 'new')).toEqual([
-      { $type: 'teach', id: 'x', correspondences: ['ff=f'], patterns: [] },
+      { $type: 'teach', id: 'x', correspondences: ['ff=f'], patterns: [], chunks: [] },
       {
         $type: 'insert',
         rung: {
@@ -88,6 +89,7 @@ describe('splitting, joining, naming', () => {
           tricky: [],
           reason: null,
           kind: null,
+          chunks: null,
         },
         after: 'x',
       },

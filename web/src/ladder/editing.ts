@@ -69,7 +69,7 @@ export function splitSteps(rung: Rung, newId: string): Step[] {
   const gone = rung.patterns.length > 0 ? [] : notations.slice(-1);
   if (kept.length === 0 || gone.length + rung.patterns.length === 0) return [];
   return [
-    { $type: 'teach', id: rung.id, correspondences: kept, patterns: [] },
+    { $type: 'teach', id: rung.id, correspondences: kept, patterns: [], chunks: rung.chunks },
     {
       $type: 'insert',
       rung: {
@@ -80,6 +80,7 @@ export function splitSteps(rung: Rung, newId: string): Step[] {
         tricky: [],
         reason: null,
         kind: null,
+        chunks: null,
       },
       after: rung.id,
     },
@@ -96,6 +97,7 @@ export function mergeSteps(rung: Rung, next: Rung): Step[] {
       id: rung.id,
       correspondences: [...rung.correspondences, ...next.correspondences].map((c) => c.notation),
       patterns: [...new Set([...rung.patterns, ...next.patterns])],
+      chunks: [...new Set([...rung.chunks, ...next.chunks])],
     },
   ];
 }
@@ -112,7 +114,7 @@ export function stageSteps(rungs: readonly Rung[], first: Rung, name: string): S
 export function newRung(
   id: string,
   stage: string,
-  what: { correspondences?: string[]; patterns?: string[]; kind?: 'review' | 'assessment' | 'sort' },
+  what: { correspondences?: string[]; patterns?: string[]; chunks?: string[]; kind?: 'review' | 'assessment' | 'sort' },
 ): Schemas['RungDocument'] {
   return {
     id,
@@ -122,5 +124,6 @@ export function newRung(
     tricky: [],
     reason: null,
     kind: what.kind ?? null,
+    chunks: what.chunks ?? null,
   };
 }

@@ -1,13 +1,17 @@
-import { flagOf } from './flags';
+import { againstText, flagOf } from './flags';
 import { Fragment } from 'react';
-import { headingText, saysText, text, textOf } from '../text/text';
+import type { Schemas } from '../api/client';
+import { headingText, saysText, soundText, text, textOf, trickyWay } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { CardSounds } from './CardSounds';
+import { ChecklistShown } from './Checklist';
 import { CrosswordClues } from './CrosswordClues';
 import { CrosswordGrid } from './CrosswordGrid';
 import { notShown, type Activity, type Item, type SentenceItem } from './kinds';
-import { PatternModels } from './PatternModels';
+import { cueText } from './said';
+import { PairShown } from './PairShown';
+import { ModelShown, PatternModels } from './PatternModels';
 import { Picture } from './Picture';
 
 interface Props {
@@ -23,12 +27,13 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
   const card = `card-item rounded text-center literacy${broken ? ' broken' : ''}`;
   switch (item.$type) {
     case 'card':
-      if (kind === 'mouth-cue')
+      if (kind === 'mouth-cue' || kind === 'memory-phrase')
+        return <p className="cue m-0 w-100">{cueText(item, kind)}</p>;
+      if (kind === 'formation' && item.own?.formation)
         return (
-          <p className="cue m-0 w-100">{`${saysText(item.sounds, item.keyWord)}: ${item.sounds
-            .split('+')
-            .map((s) => textOf('mouth', s))
-            .join(' ')}`}</p>
+          <p className="cue m-0 w-100">
+            <span className="literacy">{item.grapheme}</span> {item.own.formation}
+          </p>
         );
       return (
         <span className={card}>
@@ -47,15 +52,19 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
             word={item.word}
             marks={item.marks}
             tricky={item.tricky}
+            chunks={item.chunks ?? []}
             hideMarks={kind === 'read-unmarked' || kind === 'read-at-speed' || item.oral}
           />
+          {item.tricky.length > 0 && trickyWay() === 'by-heart' && kind === 'new-tricky-word' && (
+            <small>{[...item.word].join(' · ')}</small>
+          )}
           {flagOf(item.reasons) && kind !== 'hear-sound' && <small>{flagOf(item.reasons)}</small>}
           {item.sentence && !print && <small className="word-said">“{item.sentence}”</small>}
         </span>
       );
     case 'pattern':
       return (
-        <div className="d-grid gap-1 fs-4 fw-bold m-0">
+        <div className="d-grid gap-1 fs-5 fw-bold m-0">
           <strong>{textOf('pattern', item.pattern)}</strong>
           <PatternModels item={item} />
         </div>
@@ -105,9 +114,9 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
           {item.cards.map((c, i) => (
             <span
               key={c.correspondence}
-              className={`beside-card rounded d-grid pt-1 pb-2 px-3${i === 0 ? ' beside-today' : ''}`}
+              className={`beside-card rounded d-grid lh-sm pb-1 px-3${i === 0 ? ' beside-today' : ''}`}
             >
-              <span className="literacy fs-2">{c.grapheme}</span>
+              <span className="literacy fs-3 lh-sm">{c.grapheme}</span>
               <span>{saysText(c.sounds, c.keyWord)}</span>
               {c.example && <span className="literacy">{c.example}</span>}
               {i === 0 && <small>{text('beside.today')}</small>}
@@ -123,57 +132,67 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
         <p className={`word-line d-flex m-0 gap-4 w-100 literacy${broken ? ' broken' : ''}`}>
           {item.words.map((w) => (
             <span key={w.id}>
-              <MarkedWord word={w.word} marks={w.marks as number[]} />
+              <MarkedWord
+                word={w.word}
+                marks={w.marks as number[]}
+                chunks={(w.chunks ?? []) as Schemas['ChunkInWord'][]}
+              />
             </span>
           ))}
         </p>
       );
     case 'sort':
       return (
-        <div className="sort">
-          <p className="quiet small mb-1">{textOf('sort', item.by)}</p>
-          <div className="d-flex gap-3">
-            {item.headings.map((heading, h) => (
-              <div key={heading} className="sort-column d-grid gap-1 align-content-start py-2 px-3 border rounded fs-5">
-                <strong className={item.by === 'spelling' ? 'literacy' : undefined}>
-                  {headingText(item.by, heading)}
-                </strong>
+        <div className="sorted">
+          <span className="quiet small">{textOf('sort', item.by)}</span>
+          {item.headings.map((heading, h) => (
+            <span key={heading}>
+              <strong className={item.by === 'spelling' ? 'literacy' : undefined}>
+                {headingText(item.by, heading)}
+              </strong>
+              <span className="literacy">
                 {item.words
                   .filter((w) => w.heading === h)
-                  .map((w) => (
-                    <span key={w.word} className="literacy">
-                      <MarkedWord word={w.word} marks={w.marks} />
-                    </span>
-                  ))}
-              </div>
-            ))}
-          </div>
+                  .map((w) => w.word)
+                  .join(', ')}
+              </span>
+            </span>
+          ))}
         </div>
       );
     case 'picture':
       return (
         <span className={`picture-item d-grid rounded gap-1 fs-5${broken ? ' broken' : ''}`}>
-          <Picture name={item.picture} word={item.word} />
+          <Picture name={item.picture} word={item.word} size={print ? 72 : 44} />
           <span className="literacy">{item.options.length > 0 ? item.options.join(' · ') : item.word}</span>
         </span>
       );
     case 'text':
       return (
         <div className={broken ? 'broken' : undefined}>
-          <h4 className="literacy">{item.title}</h4>
-          <p className="literacy reading-text">{item.sentences.map((s) => s.text).join(' ')}</p>
+          <h4 className="literacy mb-1">{item.title}</h4>
+          <p className="literacy reading-text mb-1">{item.sentences.map((s) => s.text).join(' ')}</p>
           <p className="mb-0">
             <strong>{text('text.questions')}:</strong> {item.questions.join(' ')}
           </p>
         </div>
       );
-    case 'crossword':
-      return (
+    case 'crossword': {
+      const whole = (
         <div className="d-flex gap-4 align-items-start">
           <CrosswordGrid item={item} answers={!print} />
           <CrosswordClues item={item} />
         </div>
       );
+      return print ? (
+        whole
+      ) : (
+        <details>
+          <summary className="literacy fs-5">{item.lines.map((l) => l.word).join(', ')}</summary>
+          {whole}
+        </details>
+      );
+    }
     case 'missing-word':
       return (
         <span className={`sentence m-0 literacy${broken ? ' broken' : ''}`}>
@@ -183,10 +202,63 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
       );
     case 'prompt':
       return (
-        <p className="prompt m-0 w-100">
+        <div className="prompt m-0 w-100">
           {textOf('prompt', item.code)} <strong>{text('prompt.words')}:</strong>{' '}
           <span className="literacy">{item.words.join(', ')}</span>
-        </p>
+          {item.checklist && <ChecklistShown lines={item.checklist} />}
+        </div>
+      );
+    case 'pair':
+      return (
+        <span className={`pair${broken ? ' broken' : ''}`}>
+          <PairShown item={item} />
+          {item.said !== null && item.said !== undefined && (
+            <small>{text('pair.say', { word: item.said === 0 ? item.first : item.second })}</small>
+          )}
+        </span>
+      );
+    case 'build':
+      return (
+        <span className={`${card} d-inline-block`}>
+          <ModelShown model={item.model} />
+        </span>
+      );
+    case 'hunt':
+      return (
+        <div className={`sorted${broken ? ' broken' : ''}`}>
+          {[...item.graphemes, null].map((grapheme, g) => (
+            <span key={grapheme ?? '-'}>
+              <strong className={grapheme ? 'literacy' : 'quiet'}>{grapheme ?? text('hunt.none')}</strong>
+              <span className="literacy">
+                {item.words
+                  .filter((w) => w.target === (grapheme === null ? -1 : g))
+                  .map((w) => w.word)
+                  .join(', ')}
+              </span>
+            </span>
+          ))}
+        </div>
+      );
+    case 'chunk':
+      return (
+        <span className={card}>
+          {item.text}
+          <small className="card-sounds d-block">
+            {soundText(item.sounds)} <span className="literacy">{item.example}</span>
+          </small>
+        </span>
+      );
+    case 'scramble':
+      return (
+        <span className={`sentence m-0 literacy${broken ? ' broken' : ''}`}>
+          {item.pieces.join(' · ')} <small>{item.whole}</small>
+        </span>
+      );
+    case 'mend':
+      return (
+        <span className={`sentence m-0 literacy${broken ? ' broken' : ''}`}>
+          {item.given} <small>{item.right}</small>
+        </span>
       );
     default:
       return notShown(item.$type);
@@ -200,14 +272,15 @@ function SentenceShown({ item, broken, print }: { item: SentenceItem; broken: bo
         {item.words.map((w, i) => (
           <Fragment key={i}>
             {i > 0 && ' '}
-            <span className={w.status === 'tricky' ? 'word-tricky' : undefined}>{w.text}</span>
+            <span className={w.status === 'decodable' ? undefined : `word-${w.status}`}>{w.text}</span>
           </Fragment>
         ))}
+        {againstText(item.reasons) && <small> {againstText(item.reasons)}</small>}
       </span>
       {item.pictures && (
-        <span className="d-flex gap-2 mt-2">
+        <span className={print ? 'd-flex gap-2 mt-2' : 'ms-2'}>
           {item.pictures.map((p) => (
-            <Picture key={p} name={p} size={print ? 48 : 72} />
+            <Picture key={p} name={p} size={print ? 48 : 32} />
           ))}
         </span>
       )}

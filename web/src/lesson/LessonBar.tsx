@@ -32,7 +32,7 @@ export function LessonBar({ view, say, canUndo, canRedo, onSay, onCover, onCopy,
     ...(onCopy ? [{ label: text('lesson.copy'), onClick: onCopy }] : []),
   ];
   return (
-    <div className="flex-wrap d-flex align-items-center row-gap-1 column-gap-4 border-bottom py-2 px-0 mb-3">
+    <div className="flex-wrap d-flex align-items-center row-gap-1 column-gap-4 border-bottom py-1 px-0 mb-1">
       <span className="d-flex align-items-center gap-3">
         {view.previous && (
           <Link to={`/groups/${view.groupId}/lessons/${view.previous}`}>← {text('lesson.previous')}</Link>

@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Alert, Button } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
-import { ApiProblem } from '../api/client';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { useActions } from '../shell/actions';
@@ -10,20 +9,16 @@ import { Kbd } from '../shell/Kbd';
 import { tileActions } from './tileActions';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, isQuietDay, labelText, reasonText, text, textOf } from '../text/text';
-import { ActivityView } from './ActivityView';
-import { AddActivity } from './AddActivity';
+import { dayText, isQuietDay, labelText, reasonText, text } from '../text/text';
 import { CloseDialog } from './CloseDialog';
 import { CoverDialog } from './CoverDialog';
 import { CopyDialog, Remark } from './LessonTools';
-import { TooFewNote } from './TooFewNote';
 import { lessonQuery } from './queries';
 import { useLessonChanges } from './useLessonChanges';
-import { notesQuery } from '../ladder/queries';
-import { minutesOf, type LessonView } from './kinds';
+import type { LessonView } from './kinds';
+import { isTooFew, LessonPart } from './LessonPart';
+import { PartStrip } from './PartStrip';
 import { LessonBar } from './LessonBar';
-import { partColours } from './partColours';
-import { PartIcon } from './PartIcon';
 
 /** A group's lesson on a day: four parts in a strip of minutes, each word changeable with a key. */
 export function LessonPage() {
@@ -38,7 +33,6 @@ export function LessonPage() {
 function OpenLesson({ view }: { view: LessonView }) {
   const [dialog, setDialog] = useState<'close' | 'cover' | 'copy' | null>(null);
   const [say, setSay] = useState(false);
-  const phrases = usePhrases();
   const { change, close } = useLessonChanges(view);
   const navigate = useNavigate();
   const here = `/groups/${view.groupId}/lessons/${view.date}`;
@@ -68,20 +62,18 @@ function OpenLesson({ view }: { view: LessonView }) {
     <>
       <header className="d-md-flex justify-content-between align-items-end gap-4">
         <div>
-          <p className="quiet mb-0">{text(when)}</p>
-          <h1>{title}</h1>
-          <p className="fs-5 m-0">
-            {!isQuietDay(view.rungLabel) && `${text('lesson.new', { what: '' })} `}
-            <span
-              className={
-                view.lesson.target.length > 0 ? 'literacy lesson-target fs-3 fw-bold' : 'lesson-target fs-3 fw-bold'
-              }
-            >
-              {labelText(view.rungLabel)}
-            </span>
-          </p>
+          <p className="quiet small mb-0">{text(when)}</p>
+          <div className="d-flex flex-wrap align-items-baseline column-gap-4">
+            <h1 className="mb-0">{title}</h1>
+            <p className="m-0">
+              {!isQuietDay(view.rungLabel) && `${text('lesson.new', { what: '' })} `}
+              <span className={`lesson-target fs-3 fw-bold${view.lesson.target.length > 0 ? ' literacy' : ''}`}>
+                {labelText(view.rungLabel)}
+              </span>
+            </p>
+          </div>
         </div>
-        <div className="lesson-actions d-grid d-md-flex mt-2 mt-md-0 gap-2 flex-wrap justify-content-end">
+        <div className="lesson-actions d-grid d-md-flex mt-2 mt-md-0 gap-2 justify-content-end text-nowrap">
           <Link className="btn btn-primary btn-lg" to={`${here}/board`}>
             {text('lesson.board')} <Kbd of="B" />
           </Link>
@@ -101,12 +93,7 @@ function OpenLesson({ view }: { view: LessonView }) {
         onUndo={undo}
         onRedo={redo}
       />
-      {change.error &&
-        (change.error instanceof ApiProblem && change.error.code === 'too-few-words' && change.variables ? (
-          <TooFewNote problem={change.error} asked={change.variables} onCommand={(c) => change.mutate(c)} />
-        ) : (
-          <ErrorNote problem={change.error} />
-        ))}
+      {change.error && !isTooFew(change) && <ErrorNote problem={change.error} />}
       {view.expectedRung && (
         <Alert
           variant="warning"
@@ -148,42 +135,9 @@ function OpenLesson({ view }: { view: LessonView }) {
           {reasonText(note.code === 'few-words' ? { ...note, arguments: note.arguments.map(labelText) } : note)}
         </p>
       ))}
-      <MinuteStrip view={view} />
+      <PartStrip view={view} />
       {view.lesson.parts.map((part) => (
-        <section
-          key={part.kind}
-          className={`part part-${part.kind} border rounded mb-3 py-3 px-2 px-md-3`}
-          style={partColours(part.kind)}
-          aria-labelledby={`part-${part.kind}`}
-        >
-          <h2 id={`part-${part.kind}`} className="d-flex align-items-center gap-2 mb-3">
-            <PartIcon part={part.kind} /> {textOf('part', part.kind)}
-            <span className="small fw-normal text-body">
-              {text('part.minutes', { minutes: minutesOf(part.seconds ?? 0) })}
-            </span>
-          </h2>
-          <div className="d-grid gap-2">
-            {part.activities.map((activity, i) => (
-              <ActivityView
-                key={activity.id}
-                view={view}
-                part={part.kind}
-                activity={activity}
-                at={i}
-                of={part.activities.length}
-                problems={view.problems}
-                phrases={phrases}
-                editable={planned}
-                say={say}
-                busy={change.isPending}
-                onCommand={(c) => change.mutate(c)}
-              />
-            ))}
-            {planned && (
-              <AddActivity part={part.kind} view={view} busy={change.isPending} onCommand={(c) => change.mutate(c)} />
-            )}
-          </div>
-        </section>
+        <LessonPart key={part.kind} view={view} part={part} editable={planned} say={say} change={change} />
       ))}
       <Remark
         key={view.lesson.remark ?? ''}
@@ -198,38 +152,5 @@ function OpenLesson({ view }: { view: LessonView }) {
         <CopyDialog view={view} onCommand={(c) => change.mutate(c)} onHide={() => setDialog(null)} />
       )}
     </>
-  );
-}
-
-/** The school's own memory phrases, by what they are for. */
-function usePhrases(): ReadonlyMap<string, string> {
-  const { school } = useSchool();
-  const notes = useQuery(notesQuery(school.id));
-  return new Map((notes.data?.notes ?? []).map((n) => [n.subject, n.phrase]));
-}
-
-function MinuteStrip({ view }: { view: LessonView }) {
-  const parts = view.lesson.parts;
-  const total = parts.reduce((sum, p) => sum + (p.seconds ?? 0), 0);
-  const starts = parts.map((_, i) => parts.slice(0, i).reduce((sum, p) => sum + (p.seconds ?? 0), 0));
-  return (
-    <svg
-      className="strip d-block w-100 mb-2"
-      viewBox="0 0 100 6"
-      preserveAspectRatio="none"
-      role="img"
-      aria-label={text('lesson.parts')}
-    >
-      {parts.map((part, i) => (
-        <rect
-          key={part.kind}
-          style={partColours(part.kind)}
-          x={(100 * (starts[i] ?? 0)) / total}
-          y="0"
-          height="6"
-          width={Math.max(0, (100 * (part.seconds ?? 0)) / total - 0.3)}
-        />
-      ))}
-    </svg>
   );
 }

@@ -1,6 +1,7 @@
-import { countOf, dayText, isQuietDay, labelText, saysText, text, textOf } from '../text/text';
+import { countOf, dayText, isQuietDay, labelText, saysText, text, textOf, trickyWay } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
-import { LevelsLine, sayText, sharedText } from './ActivityView';
+import { LevelsLine } from './LevelsLine';
+import { linesText, releaseText, sayText, sharedText } from './said';
 import { CardSounds } from './CardSounds';
 import { flagOf } from './flags';
 import { ItemShown } from './ItemShown';
@@ -37,16 +38,22 @@ export function LessonSheet({ lesson, groupName, date, rungLabel, say }: Props) 
           {part.activities.map((activity) => (
             <div key={activity.id}>
               <h3>
-                {textOf('activity', activity.kind)} <span>{textOf('response', activity.response)}</span>
+                {textOf('activity', activity.kind)}{' '}
+                <span>
+                  {textOf('response', activity.response)}
+                  {activity.steps && ` · ${releaseText(activity.steps)}`}
+                </span>
               </h3>
               {say && <p className="sheet-line">{sayText(activity)}</p>}
-              {!say && sharedText(activity) && <p className="sheet-line">{sharedText(activity)}</p>}
+              {!say && (sharedText(activity) || linesText(activity)) && (
+                <p className="sheet-line">{sharedText(activity) || linesText(activity)}</p>
+              )}
               <div className="sheet-items">
                 {activity.items.map((item) => (
                   <SheetItem key={item.id} item={item} activity={activity} />
                 ))}
               </div>
-              {activity.levels && <LevelsLine activity={activity} />}
+              {(activity.levels || activity.kind === 'read-words') && <LevelsLine activity={activity} />}
             </div>
           ))}
         </section>
@@ -66,8 +73,11 @@ function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
   if (item.$type === 'word' && (activity.kind === 'hear-sound' || !flagOf(item.reasons))) {
     return (
       <span className="literacy sheet-word">
-        <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} />
+        <MarkedWord word={item.word} marks={item.marks} tricky={item.tricky} chunks={item.chunks ?? []} />
         {(activity.kind === 'spell-words' || activity.kind === 'spell-tricky') && <small>{countOf(item)}</small>}
+        {item.tricky.length > 0 && trickyWay() === 'by-heart' && activity.kind === 'new-tricky-word' && (
+          <small>{[...item.word].join(' · ')}</small>
+        )}
         {item.sentence && <small>“{item.sentence}”</small>}
         {item.meaning && <small>({item.meaning})</small>}
       </span>
@@ -100,7 +110,7 @@ function SheetItem({ item, activity }: { item: Item; activity: Activity }) {
       </span>
     );
   }
-  if (item.$type === 'card' && activity.kind !== 'mouth-cue')
+  if (item.$type === 'card' && !['mouth-cue', 'memory-phrase'].includes(activity.kind) && !item.own?.formation)
     return (
       <span className="sheet-grapheme">
         <b className="literacy">{item.grapheme}</b>

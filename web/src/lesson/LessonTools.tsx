@@ -21,7 +21,14 @@ export function Remark({
 }) {
   const kept = view.lesson.remark ?? '';
   const [typed, setTyped] = useState(kept);
+  const [open, setOpen] = useState(kept !== '');
   if (!editable) return kept ? <p className="my-3">{kept}</p> : null;
+  if (!open)
+    return (
+      <Button variant="link" size="sm" className="p-0" onClick={() => setOpen(true)}>
+        {text('lesson.remarkAdd')}
+      </Button>
+    );
   return (
     <Form.Group controlId="remark" className="my-3">
       <Form.Label>{text('lesson.remark')}</Form.Label>

@@ -1,5 +1,5 @@
 import { soundText, textOf } from '../text/text';
-import type { PatternItem } from './kinds';
+import type { PatternItem, PatternModel } from './kinds';
 
 /** How the words of a pattern are built: hop + ing = hopping, with what happens where the parts meet. */
 export function PatternModels({ item, answers = true }: { item: PatternItem; answers?: boolean }) {
@@ -9,23 +9,28 @@ export function PatternModels({ item, answers = true }: { item: PatternItem; ans
         <span key={example.sounds} className="d-flex flex-wrap gap-3">
           {example.sounds && <span>{soundText(example.sounds)}</span>}
           {example.models?.length ? (
-            example.models.map((model) => (
-              <span key={model.word} className="literacy">
-                {model.parts.map((part, i) => (
-                  <span key={i}>
-                    {i > 0 && ' + '}
-                    <span className={i === model.marked ? 'model-part' : undefined}>{part}</span>
-                  </span>
-                ))}
-                {answers && ` = ${model.word}`}
-                {answers && model.join && <small className="quiet"> {textOf('join', model.join)}</small>}
-              </span>
-            ))
+            example.models.map((model) => <ModelShown key={model.word} model={model} answers={answers} />)
           ) : (
             <span className="literacy">{example.words.join(', ')}</span>
           )}
         </span>
       ))}
     </>
+  );
+}
+
+/** One word in its parts; with the answer the word itself, and what happens where they meet. */
+export function ModelShown({ model, answers = true }: { model: PatternModel; answers?: boolean }) {
+  return (
+    <span className="literacy">
+      {model.parts.map((part, i) => (
+        <span key={i}>
+          {i > 0 && ' + '}
+          <span className={i === model.marked ? 'model-part' : undefined}>{part}</span>
+        </span>
+      ))}
+      {answers && ` = ${model.word}`}
+      {answers && model.join && <small className="quiet"> {textOf('join', model.join)}</small>}
+    </span>
   );
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { activityFacts, useFacts } from '../facts/facts';
 import { useSchool } from '../session/session';
 import { text, textOf } from '../text/text';
 import { verdictsQuery } from './queries';
@@ -12,7 +13,8 @@ interface Props {
   part: PartKind;
   activity: Activity;
   busy: boolean;
-  onAdd: (typed: string) => void;
+  /** With words that children can't read yet, which the adult reads: true. */
+  onAdd: (typed: string, anyway: boolean) => void;
 }
 
 /** A word or a sentence of one's own: judged while it is typed, taken when the group can read it. */
@@ -30,9 +32,12 @@ export function TypeOwn({ view, part, activity, busy, onAdd }: Props) {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (!readable) return;
-    onAdd(settled);
+    onAdd(settled, false);
     setTyped('');
   };
+  const sentence = activityFacts(useFacts(), activity.kind).takes === 'sentence';
+  const mayKeep =
+    sentence && !readable && shown.length > 1 && !verdicts.isFetching && shown.every((v) => v.status !== 'left-out');
   return (
     <Form onSubmit={submit} className="type-own d-grid row-gap-1 column-gap-2 w-100">
       <Form.Control
@@ -47,6 +52,19 @@ export function TypeOwn({ view, part, activity, busy, onAdd }: Props) {
       <Button type="submit" size="sm" disabled={!readable || busy}>
         {text('lesson.add')}
       </Button>
+      {mayKeep && (
+        <Button
+          size="sm"
+          variant="outline-primary"
+          disabled={busy}
+          onClick={() => {
+            onAdd(settled, true);
+            setTyped('');
+          }}
+        >
+          {text('lesson.keepAnyway')}
+        </Button>
+      )}
       <div className="verdicts" role="status">
         {shown.length === 0 ? (
           <span className="quiet">{text('lesson.typeHelp')}</span>

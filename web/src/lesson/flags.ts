@@ -20,3 +20,10 @@ export function flagOf(reasons: readonly { code: string; arguments: readonly str
   const flag = reasons.find((r) => FLAGS.includes(r.code));
   return flag ? reasonText({ code: flag.code, arguments: [...flag.arguments] }) : '';
 }
+
+/** The rules that a teacher's own sentence goes against. */
+export const againstText = (reasons: readonly { code: string; arguments: readonly string[] }[]) =>
+  reasons
+    .filter((r) => r.code.startsWith('rule-') || r.code === 'told-by-adult')
+    .map((r) => reasonText({ code: r.code, arguments: [...r.arguments] }))
+    .join(' · ');

@@ -26,6 +26,19 @@ export const verdictsQuery = (schoolId: string, lessonId: string, part: PartKind
       ),
   });
 
+/** What could be added to a part of the lesson as it stands now. */
+export const offersQuery = (schoolId: string, lessonId: string, version: number, part: PartKind) =>
+  queryOptions({
+    queryKey: ['offers', schoolId, lessonId, version, part],
+    staleTime: Infinity,
+    queryFn: () =>
+      answered(
+        client.GET('/api/schools/{schoolId}/lessons/{lessonId}/offers', {
+          params: { path: { schoolId, lessonId }, query: { part } },
+        }),
+      ),
+  });
+
 /** What lessons are built from: the shipped templates and the school's own. */
 export const templatesQuery = (schoolId: string) =>
   queryOptions({

@@ -46,3 +46,5 @@ export function useLessonChanges(lesson: LessonView) {
   });
   return { change, close };
 }
+
+export type LessonChange = ReturnType<typeof useLessonChanges>['change'];

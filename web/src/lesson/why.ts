@@ -1,4 +1,4 @@
-import { labelText, reasonText, soundText, text } from '../text/text';
+import { labelText, reasonText, soundText, text, textOf } from '../text/text';
 import { activityFacts, itemFacts, type Facts } from '../facts/facts';
 import type { Activity, Item } from './kinds';
 
@@ -35,6 +35,10 @@ export function whyOf(item: TileItem): string[] {
     case 'spellings':
     case 'sentence':
       return [line()];
+    case 'pair':
+      return [line(textOf('pair', item.by))];
+    case 'mend':
+      return [line(textOf('mend', item.point))];
     default:
       return [line('word' in item ? item.word : '')];
   }

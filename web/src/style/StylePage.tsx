@@ -232,7 +232,7 @@ function StyleForm({ kept }: { kept: StyleView }) {
               />
               <h3>{text('style.release')}</h3>
               <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
-                {(['iDo', 'weDo', 'youDo'] as const).map((step) => (
+                {(['iDo', 'weDo'] as const).map((step) => (
                   <Form.Group
                     key={step}
                     controlId={`release-${step}`}
@@ -251,6 +251,12 @@ function StyleForm({ kept }: { kept: StyleView }) {
                   </Form.Group>
                 ))}
               </div>
+              <Form.Check
+                id="release-youDo"
+                label={text('style.release.youDo')}
+                checked={style.release.youDo > 0}
+                onChange={(e) => change({ release: { ...style.release, youDo: e.target.checked ? 1 : 0 } })}
+              />
               <p className="quiet small">{text('style.releaseHelp')}</p>
               <ChunkList chunks={style.chunks} onChange={(chunks) => change({ chunks })} />
             </section>

@@ -8,6 +8,9 @@ export function applyStyle(view: Schemas['StyleView']) {
     plainSounds: view.style.soundLabels === 'plain',
     countsSounds: view.style.counting === 'sounds',
     sounds: view.sounds,
+    trickyWay: view.style.trickyWay,
+    blending: view.style.blending,
+    lines: view.style.lettering.lines,
   });
   const root = document.documentElement.dataset;
   root['marks'] = view.style.marks.style;

@@ -1,7 +1,7 @@
 import { Button, CloseButton, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { useFacts } from '../facts/facts';
-import { text, textOf } from '../text/text';
+import { labelText, text, textOf } from '../text/text';
 import type { Slot } from './template';
 
 interface Props {
@@ -13,10 +13,12 @@ interface Props {
   onChange: (slot: Slot) => void;
   onMove: (by: -1 | 1) => void;
   onRemove: () => void;
+  /** On which days it can't be filled; null while that is not asked. */
+  fit: Schemas['SlotFit'] | null;
 }
 
 /** One place of a template: which activities may stand there, how many items, and when it is filled. */
-export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMove, onRemove }: Props) {
+export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMove, onRemove, fit }: Props) {
   const may = useFacts().activities.filter((a) => !slot.kinds.includes(a.kind) && a.parts.includes(part));
   return (
     <div className="slot d-flex flex-column d-lg-grid bg-white gap-2 align-items-lg-center rounded py-2 px-3">
@@ -100,6 +102,17 @@ export function SlotRow({ slot, part, editable, isFirst, isLast, onChange, onMov
             {text('templates.remove')}
           </Button>
         </span>
+      )}
+      {fit && fit.tried > 0 && (
+        <p className={`slot-fit small mb-0${fit.missing.length > 0 ? ' flag-note rounded py-1 px-2' : ' quiet'}`}>
+          {fit.missing.length === 0
+            ? text('templates.fits', { tried: fit.tried })
+            : text('templates.fitsNot', {
+                missing: fit.missing.length,
+                tried: fit.tried,
+                days: fit.missing.map(labelText).join(', '),
+              })}
+        </p>
       )}
     </div>
   );

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ComponentProps } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { useFacts } from '../facts/facts';
@@ -14,6 +14,7 @@ import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text, textOf, weekdayText } from '../text/text';
 import { SlotRow } from './SlotRow';
+import { slotFitQuery } from './queries';
 import { added, changed, moved, removed, secondsOf, type Slot, type Template } from './template';
 
 /** What lessons are built from, by kind of day, length and weekday. */
@@ -146,8 +147,10 @@ function Editor({ kept }: { kept: Schemas['TemplateView'] }) {
           </h2>
           <div className="slots d-grid gap-2">
             {part.slots.map((slot, s) => (
-              <SlotRow
+              <CheckedSlot
                 key={s}
+                template={template}
+                isChanged={JSON.stringify(slot) !== JSON.stringify(kept.template.parts[p]?.slots[s])}
                 slot={slot}
                 part={part.kind}
                 editable={editable}
@@ -185,4 +188,15 @@ function Editor({ kept }: { kept: Schemas['TemplateView'] }) {
       )}
     </>
   );
+}
+
+/** A place that says, once it is changed, on which days of its kind nothing can fill it. */
+function CheckedSlot({
+  template,
+  isChanged,
+  ...row
+}: { template: Template; isChanged: boolean } & Omit<ComponentProps<typeof SlotRow>, 'fit'>) {
+  const { school } = useSchool();
+  const fit = useQuery({ ...slotFitQuery(school.id, template, row.part, row.slot), enabled: isChanged });
+  return <SlotRow {...row} fit={isChanged ? (fit.data ?? null) : null} />;
 }

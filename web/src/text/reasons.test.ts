@@ -22,6 +22,9 @@ describe('the words for lessons', () => {
     expect(reasonText({ code: 'too-few-for', arguments: ['read-sentence', 'oral-sentence'] })).toBe(
       'Too few words for “Read it together” today: “Say a sentence with” came instead.',
     );
+    expect(reasonText({ code: 'too-few-for', arguments: ['read-text', 'read-sentence'] })).toBe(
+      'No text fits this day and its minutes: “Read it together” came instead.',
+    );
     expect(reasonText({ code: 'too-few-for', arguments: ['spell-words'] })).toBe(
       'Too few words for “Spell words” today: it was left out.',
     );

@@ -32,9 +32,27 @@ interface Wording {
   plainSounds: boolean;
   countsSounds: boolean;
   sounds: readonly Schemas['SoundView'][];
+  trickyWay: Schemas['TrickyWay'];
+  blending: Schemas['Blending'];
+  /** The writing lines by the school's names, top first; empty where it has none. */
+  lines: readonly string[];
 }
 
-let wording: Wording = { labels: {}, plainSounds: false, countsSounds: false, sounds: [] };
+let wording: Wording = {
+  labels: {},
+  plainSounds: false,
+  countsSounds: false,
+  sounds: [],
+  trickyWay: 'tricky-part',
+  blending: 'sound-by-sound',
+  lines: [],
+};
+
+/** How the school goes about tricky words. */
+export const trickyWay = () => wording.trickyWay;
+
+/** The names of the writing lines, top first. */
+export const lineNames = () => wording.lines;
 
 export function setWording(next: Wording) {
   wording = next;
@@ -63,6 +81,13 @@ export function saysText(sounds: string, keyWord: string): string {
   return wording.plainSounds ? soundText(sounds) : text('card.says', { sound: soundText(sounds), word: keyWord });
 }
 
+/** What to say in an activity, as the school goes about it. */
+export function waySayText(activity: string): string {
+  const way = { 'read-words': wording.blending }[activity] ?? wording.trickyWay;
+  const key = `say.${activity}.${way}`;
+  return key in messages ? text(key as MessageKey) : textOf('say', activity);
+}
+
 /** How many fingers or boxes a word takes: taps, or sounds where the school counts those. */
 export function countOf(word: { taps: number; phonemes: string }): number {
   return wording.countsSounds ? word.phonemes.split(/[|+]/).length : word.taps;
@@ -73,9 +98,9 @@ export function headingText(by: string, heading: string): string {
   return by === 'position' ? textOf('card', heading) : by === 'spelling' ? heading : soundText(heading);
 }
 
-/** Sounds as the school shows them: /eɪ/, or “ai as in rain”. Two sounds of one grapheme are joined by +. */
+/** Sounds as the school shows them: /eɪ/, or “ai as in rain”. Several sounds are joined by +. */
 export function soundText(sounds: string): string {
-  if (!wording.plainSounds) return `/${sounds}/`;
+  if (!wording.plainSounds) return `/${sounds.replaceAll('+', ' ')}/`;
   const plain = sounds.split('+').map((s) => wording.sounds.find((known) => known.symbol === s));
   return plain
     .map((s, i) => (s ? text('sound.plain', { label: s.label, word: s.keyWord }) : sounds.split('+')[i]!))
@@ -91,7 +116,7 @@ export function textOf(prefix: string, code: string, values: Record<string, stri
 /** A reason as the engine gives it, put into words. */
 export function reasonText(reason: Schemas['Reason']): string {
   if (reason.code === 'too-few-for')
-    return text('reason.too-few-for', {
+    return text(reason.arguments[0] === 'read-text' ? 'reason.no-text-for' : 'reason.too-few-for', {
       0: textOf('activity', reason.arguments[0]!),
       1: reason.arguments[1] ? textOf('activity', reason.arguments[1]) : 'undefined',
     });
@@ -170,6 +195,16 @@ export function labelText(label: string): string {
     .join(part(label) ? ', ' : ' ');
 }
 
+/** The letters of a chunk that is written as its correspondences: a=æ n=ŋ k=k. */
+export const chunkText = (chunk: string) =>
+  chunk
+    .split(' ')
+    .map((c) => c.split('=')[0])
+    .join('');
+
+/** True for a chunk among what can be taught. */
+export const isChunk = (taught: string) => taught.includes(' ');
+
 /** True for a day that brings nothing new: review, recap, sorting. */
 export function isQuietDay(label: string): boolean {
   return `label.${label}` in messages && label !== 'tricky-day';
@@ -177,8 +212,9 @@ export function isQuietDay(label: string): boolean {
 
 const part = (label: string) => label.split(' ').some(isPattern);
 
-/** A correspondence by its letters and sound, a pattern by its name; anything else as it is. */
+/** A correspondence by its letters and sound, a chunk by its letters, a pattern by its name; anything else as it is. */
 export function teachingText(what: string): string {
+  if (isChunk(what)) return text('edit.chunk', { letters: chunkText(what) });
   const [letters, sounds] = what.split('=');
   return sounds ? `${letters} ${soundText(sounds)}` : labelText(what);
 }

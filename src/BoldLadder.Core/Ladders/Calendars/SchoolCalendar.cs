@@ -96,6 +96,15 @@ public sealed class SchoolCalendar
     /// <summary>The day itself or the first teaching day after it; null past the end of the calendar.</summary>
     public DateOnly? OnOrAfter(DateOnly date) => days.SkipWhile(d => d < date).Cast<DateOnly?>().FirstOrDefault();
 
+    /// <summary>
+    /// On the last teaching day of a week, how many it has before that; 0 on other days.
+    /// </summary>
+    public int LooksBackOn(DateOnly date)
+    {
+        var (monday, sunday) = (SchoolWeekday.Monday(date), SchoolWeekday.Monday(date).AddDays(6));
+        return days.Any(d => d > date && d <= sunday) ? 0 : days.Count(d => d >= monday && d < date);
+    }
+
     public DateOnly? Before(DateOnly date) => days.TakeWhile(d => d < date).Cast<DateOnly?>().LastOrDefault();
 
     /// <summary>

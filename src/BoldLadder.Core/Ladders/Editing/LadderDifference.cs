@@ -37,13 +37,19 @@ public static class LadderDifference
         }
         foreach (var (was, rung) in now.Rungs.Zip(after.Rungs))
         {
-            if (!was.Correspondences.SequenceEqual(rung.Correspondences) || was.Patterns != rung.Patterns)
+            var chunks = rung.Chunks.Select(c => c.Notation).ToList();
+            if (
+                !was.Correspondences.SequenceEqual(rung.Correspondences)
+                || was.Patterns != rung.Patterns
+                || !was.Chunks.Select(c => c.Notation).SequenceEqual(chunks)
+            )
             {
                 Do(
                     new TeachOn(
                         rung.Id,
                         [.. rung.Correspondences.Select(c => c.Notation)],
-                        [.. rung.Patterns.Each().Select(p => p.Id())]
+                        [.. rung.Patterns.Each().Select(p => p.Id())],
+                        chunks.Count == 0 ? null : chunks
                     )
                 );
             }

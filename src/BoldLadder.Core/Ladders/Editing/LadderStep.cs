@@ -56,7 +56,7 @@ public abstract record LadderStep
 
     /// <summary>A rung for a quiet day teaches nothing.</summary>
     private protected static Rung Checked(Rung rung) =>
-        rung.Kind != RungKind.Lesson && (rung.TeachesSomething || rung.Tricky.Length > 0)
+        rung.Kind != RungKind.Lesson && (rung.IsInWords || rung.Tricky.Length > 0)
             ? throw new RefusedException("teaches-on-a-quiet-day")
             : rung;
 
@@ -148,9 +148,13 @@ public sealed record MoveRung(string Id, string? After) : LadderStep
     internal override IEnumerable<string> Touched() => [Id];
 }
 
-/// <summary>Says what a rung teaches: reference notations and ids of patterns.</summary>
-public sealed record TeachOn(string Id, IReadOnlyList<string> Correspondences, IReadOnlyList<string> Patterns)
-    : LadderStep
+/// <summary>Says what a rung teaches: reference notations, ids of patterns, chunks; null for none of these.</summary>
+public sealed record TeachOn(
+    string Id,
+    IReadOnlyList<string> Correspondences,
+    IReadOnlyList<string> Patterns,
+    IReadOnlyList<string>? Chunks = null
+) : LadderStep
 {
     internal override Ladder Apply(Ladder ladder)
     {
@@ -163,6 +167,7 @@ public sealed record TeachOn(string Id, IReadOnlyList<string> Correspondences, I
         {
             Correspondences = taught,
             Patterns = Known(() => PatternIds.Parse(Patterns)),
+            Chunks = [.. Known(() => (Chunks ?? []).Select(Chunk.Parse).ToList())],
         };
         return With(ladder, at, Checked(rung));
     }
@@ -170,7 +175,7 @@ public sealed record TeachOn(string Id, IReadOnlyList<string> Correspondences, I
     internal override IEnumerable<LadderStep> Inverse(Ladder before)
     {
         var was = RungDocument.Of(before.Rungs[Find(before, Id)]);
-        return [new TeachOn(Id, was.Correspondences, was.Patterns)];
+        return [new TeachOn(Id, was.Correspondences, was.Patterns, was.Chunks)];
     }
 
     internal override IEnumerable<string> Writes() => [$"teaches:{Id}"];

@@ -42,6 +42,7 @@ internal static class ApplyChoosers
     /// <summary>A text takes no more of a lesson than this.</summary>
     private const double MostForText = 1 / 3.0;
     private const int WordsInStory = 2;
+    private const int PhrasesInStory = 2;
     private const double JustReadGap = 6;
 
     public static ImmutableArray<Chooser> All { get; } =
@@ -76,9 +77,15 @@ internal static class ApplyChoosers
             .OfType<Word>()
             .Where(w => work.Request.After.CanRead(w))
             .ToList();
-        foreach (var sentence in SentenceChoice.Best(work, id, s => s.Tokens.Any(t => IsShown(t.Word))).Take(count))
+        var shown = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var sentence in SentenceChoice.Best(work, id, s => s.Tokens.Any(t => IsShown(t.Word))))
         {
-            var right = sentence.Tokens.Select(t => t.Word).First(IsShown);
+            // Each picture is right once.
+            var right = sentence
+                .Tokens.Select(t => t.Word)
+                .FirstOrDefault(w => IsShown(w) && !shown.Contains(pictures[w.Spelling]));
+            if (right is null || shown.Count == count)
+                continue;
             var named = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
             var others = work.Stream($"{id}:{sentence.Text}")
                 .Shuffle(pictured.Where(w => !named.Contains(w.Spelling)))
@@ -89,11 +96,13 @@ internal static class ApplyChoosers
                 .Distinct()
                 .Take(2)
                 .ToList();
-            if (others.Count > 0)
-                yield return Read(work, id, sentence) with
-                {
-                    Pictures = [pictures[right.Spelling], .. others],
-                };
+            if (others.Count == 0)
+                continue;
+            shown.Add(pictures[right.Spelling]);
+            yield return Read(work, id, sentence) with
+            {
+                Pictures = [pictures[right.Spelling], .. others],
+            };
         }
     }
 
@@ -325,7 +334,14 @@ internal static class ApplyChoosers
                 $"{id}:{prompt}",
                 false,
                 string.Create(CultureInfo.InvariantCulture, $"story-{prompt}"),
-                [.. words]
+                [.. words],
+                [
+                    .. CheckLine.OfStory,
+                    .. work.Phrases(id)
+                        .DistinctBy(p => p.Tokens[^1].Word)
+                        .Take(PhrasesInStory)
+                        .Select(p => new CheckLine("phrase", p.Text)),
+                ]
             ),
         ];
     }

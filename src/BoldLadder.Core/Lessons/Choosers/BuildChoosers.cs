@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Activities.MadeUp;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
@@ -12,9 +13,17 @@ internal static class BuildChoosers
 {
     private const int WordsInLine = 4;
     private const int MostNames = 2;
+    private const int NamesTried = 40;
+
+    /// <summary>A spelling that stands at a place in so few words of a hundred is not thought of there.</summary>
+    private const int Thought = 4;
 
     public static ImmutableArray<Chooser> All { get; } =
-    [new(ActivityKind.LikeLines, LikeLines), new(ActivityKind.DictateName, DictateName)];
+    [
+        new(ActivityKind.LikeLines, LikeLines),
+        new(ActivityKind.DictateName, DictateName),
+        new(ActivityKind.BaseThenEnding, BaseThenEnding),
+    ];
 
     /// <summary>
     /// A line of words that end alike, then a line of words that share only what is new: reading alike, then not.
@@ -56,13 +65,69 @@ internal static class BuildChoosers
         )
             return [];
         var made = new MadeUpMaker(request.Lexicon, request.After).Make(
-            count + request.RecentMadeUp.Count,
+            NamesTried + request.RecentMadeUp.Count,
             unchecked((long)work.Stream(id).NextUInt64()),
             request.Today.Correspondences
         );
-        return made.Where(m => !request.RecentMadeUp.Contains(m.Spelling))
+        return made.Where(m => !request.RecentMadeUp.Contains(m.Spelling) && HasOneSpelling(request, m))
             .Take(Math.Min(count, MostNames))
             .Select(m => ItemMaker.OfMadeUp(id, m, request.Today))
             .Select(m => m with { Reasons = m.Reasons.Add(Reason.Of("as-a-name")) });
+    }
+
+    /// <summary>
+    /// True where the taught code allows one spelling: no other grapheme that was taught for one of its sounds stands
+    /// at such a place in words. Source: docs/handbook.md, section 7 (Dictation).
+    /// </summary>
+    private static bool HasOneSpelling(LessonRequest request, MadeUpWord made)
+    {
+        var accent = request.After.Accent;
+        var parts = made.Segmentation.Parts;
+        return !parts
+            .Select((p, i) => (Part: p, Place: Places.Of(i, parts.Length)))
+            .Any(at =>
+                request.After.Correspondences.Any(c =>
+                    c.Grapheme != at.Part.Grapheme
+                    && accent.Project(c) == accent.Project(at.Part)
+                    && StandsAt(c, at.Place)
+                )
+            );
+
+        bool StandsAt(Correspondence one, Place place) =>
+            ItemMaker.Positions(one, request.Lexicon) is { } share
+            && Thought
+                <= place switch
+                {
+                    Place.Start => share.Start,
+                    Place.End => share.End,
+                    _ => share.Middle,
+                };
+    }
+
+    /// <summary>
+    /// Words with an ending, written in steps: the base first, then what happens where they meet, then the ending.
+    /// Those of the day's ending or join, else any that have what is new.
+    /// </summary>
+    private static IEnumerable<Item> BaseThenEnding(LessonWork work, string id, int count)
+    {
+        var words = work.Picked(work.Own)
+            .Where(w => w.IsKnown && w.Suffix is { } link && (link.Suffix & TeachChoosers.Suffixes) != Patterns.None)
+            .Where(w => SpellingChoosers.MayBeDictated(work, w))
+            .ToList();
+        var changing = words.Where(w => w.Suffix!.Suffix is not (Patterns.SuffixS or Patterns.SuffixEs)).ToList();
+        if (changing.Count >= count)
+            words = changing;
+        return work.Choice(id)
+            .Take(words, count)
+            .Select(w => (Word: w, Model: PatternModels.Of(w, w.Suffix!.Suffix)))
+            .Where(w => w.Model is { } model && (model.Join is not null || string.Concat(model.Parts) == model.Word))
+            .Select(w => new BuildItem(
+                $"{id}:{w.Word.Spelling}",
+                false,
+                w.Word.Spelling,
+                ItemMaker.MarksOf(w.Word),
+                w.Model!,
+                [.. WordChoice.Explain(work.Request, w.Word)]
+            ));
     }
 }

@@ -22,6 +22,9 @@ public sealed record Chooser(ActivityKind Kind, Func<LessonWork, string, int, IE
             .Concat(AgainChoosers.All)
             .Concat(BuildChoosers.All)
             .Concat(SheetChoosers.All)
+            .Concat(ContrastChoosers.All)
+            .Concat(OrderChoosers.All)
+            .Concat(ChunkChoosers.All)
             .ToFrozenDictionary(c => c.Kind);
 
     /// <summary>An activity of the kind; null when there is too little to choose from.</summary>
@@ -41,18 +44,10 @@ public sealed record Chooser(ActivityKind Kind, Func<LessonWork, string, int, IE
             facts.Response,
             0,
             items,
-            Released.Contains(kind) ? work.Request.Release?.Over(items.Length) : null
+            facts.Released ? work.Request.Release?.Over(items.Length) : null
         );
         made = Leveled.With(work, made);
         work.Settle([.. made.Items, .. made.Levels?.Support ?? [], .. made.Levels?.Stretch ?? []]);
         return Pace.Timed(made, work.Request.Pace);
     }
-
-    /// <summary>What the adult shows first, where the school releases in steps: I do, we do, you do.</summary>
-    private static readonly ImmutableArray<ActivityKind> Released =
-    [
-        ActivityKind.ReadWords,
-        ActivityKind.SpellWords,
-        ActivityKind.MadeUpWords,
-    ];
 }

@@ -10,12 +10,16 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// </summary>
 internal static class EarChoosers
 {
+    /// <summary>Of so many words those are said that have a partner.</summary>
+    private const int EnoughToPair = 24;
+
     public static ImmutableArray<Chooser> All { get; } =
     [
         new(ActivityKind.FirstAndRest, FirstAndRest),
         new(ActivityKind.AtTheEnd, AtTheEnd),
         new(ActivityKind.WhereIsIt, WhereIsIt),
         new(ActivityKind.StartAndEnd, StartAndEnd),
+        new(ActivityKind.WhichWasSaid, WhichWasSaid),
     ];
 
     /// <summary>Short words of things, known to children, that may be said in this group.</summary>
@@ -85,10 +89,19 @@ internal static class EarChoosers
             : shown.Select(w => ItemMaker.OfWord(id, w, [Reason.Of($"at-{PlaceIn(w, saying).Code()}")], oral: true));
     }
 
-    /// <summary>Which sound is first, which is last?</summary>
+    /// <summary>Which sound is first, which is last? Both can be written.</summary>
     private static IEnumerable<Item> StartAndEnd(LessonWork work, string id, int count) =>
         work.Choice(id)
-            .Take(Sayable(work).Where(w => w.Segmentation.SoundCount == 3 && !w.Required[^1].IsVowel), count)
+            .Take(
+                Sayable(work)
+                    .Where(w =>
+                        w.Segmentation.SoundCount == 3
+                        && !w.Required[^1].IsVowel
+                        && work.Request.Before.Covers(w.Required[0])
+                        && work.Request.Before.Covers(w.Required[^1])
+                    ),
+                count
+            )
             .Select(w =>
                 ItemMaker.OfWord(
                     id,
@@ -97,6 +110,45 @@ internal static class EarChoosers
                     oral: true
                 )
             );
+
+    /// <summary>
+    /// Two words that differ only in the day's sound: both are said, then one of them alone. Which one was it?
+    /// </summary>
+    private static IEnumerable<Item> WhichWasSaid(LessonWork work, string id, int count)
+    {
+        var random = work.Stream(id);
+        var (heard, saying) = Heard(work);
+        var others = Sayable(work).Where(w => !w.ContainsAny(saying)).GroupBy(w => w.Required.Length).ToList();
+        var used = new HashSet<Word>();
+        var pairs = new List<Item>();
+        foreach (var word in random.Shuffle(work.Choice(id).Take(heard, EnoughToPair)))
+        {
+            if (pairs.Count == count)
+                break;
+            var at = HeardAt(word, saying);
+            var candidates = others
+                .Where(g => g.Key == word.Required.Length)
+                .SelectMany(g => g)
+                .Where(o => !used.Contains(o) && DifferOnlyAt(word, o, at));
+            if (used.Contains(word) || random.Shuffle(candidates).MaxBy(work.WorthOf) is not { } other)
+                continue;
+            used.UnionWith([word, other]);
+            var (first, second) = random.Below(2) == 0 ? (word, other) : (other, word);
+            pairs.Add(ItemMaker.OfPair(id, "ear", first, second, [Reason.Of("only-said")], random.Below(2)));
+        }
+        return pairs;
+    }
+
+    /// <summary>True for words with the same sounds but at one place, there both vowels or both consonants.</summary>
+    private static bool DifferOnlyAt(Word one, Word other, int place)
+    {
+        for (var i = 0; i < one.Required.Length; i++)
+        {
+            if (i != place && one.Required[i].SoundText != other.Required[i].SoundText)
+                return false;
+        }
+        return one.Required[place].IsVowel == other.Required[place].IsVowel;
+    }
 
     /// <summary>Words that have the day's sound once.</summary>
     private static (List<Word> Words, CorrespondenceSet Saying) Heard(LessonWork work)
@@ -114,11 +166,15 @@ internal static class EarChoosers
         );
     }
 
-    private static Place PlaceIn(Word word, CorrespondenceSet saying)
+    private static Place PlaceIn(Word word, CorrespondenceSet saying) =>
+        Places.Of(HeardAt(word, saying), word.Required.Length);
+
+    /// <summary>The place of what says the sound in a word that has it.</summary>
+    internal static int HeardAt(Word word, CorrespondenceSet saying)
     {
         var at = 0;
         while (!saying.Contains(word.Required[at]))
             at++;
-        return Places.Of(at, word.Required.Length);
+        return at;
     }
 }

@@ -205,4 +205,25 @@ public static class ItemMaker
             Options: [.. options ?? []],
             Reasons: [.. WordChoice.Explain(work.Request, word)]
         );
+
+    /// <param name="said">Which of them is said, 0 or 1; null where both are read.</param>
+    public static PairItem OfPair(
+        string activity,
+        string by,
+        Word first,
+        Word second,
+        IEnumerable<Reason> reasons,
+        int? said = null
+    ) =>
+        new(
+            Id: $"{activity}:{first.Spelling}-{second.Spelling}",
+            Kept: false,
+            By: by,
+            First: first.Spelling,
+            FirstMarks: MarksOf(first),
+            Second: second.Spelling,
+            SecondMarks: MarksOf(second),
+            Said: said,
+            Reasons: [.. reasons]
+        );
 }

@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using BoldLadder.Core.Decoding;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 
@@ -49,6 +50,15 @@ public sealed record LessonRequest(
 
     /// <summary>The school's own memory phrases, by reference notation.</summary>
     public IReadOnlyDictionary<string, string> Phrases { get; init; } = FrozenDictionary<string, string>.Empty;
+
+    /// <summary>The chunks that the school teaches, in its order.</summary>
+    public IReadOnlyList<Chunk> Chunks { get; init; } = [];
+
+    /// <summary>
+    /// On the last day of a week, how many lessons it had before today: their words and text are looked back at; 0 on
+    /// other days.
+    /// </summary>
+    public int LooksBackOn { get; init; }
 
     /// <summary>Words that are not to come in this group's lessons.</summary>
     public IReadOnlySet<string> Avoid { get; init; } = FrozenSet<string>.Empty;

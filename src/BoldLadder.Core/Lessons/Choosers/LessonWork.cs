@@ -64,7 +64,11 @@ public sealed class LessonWork(LessonRequest request)
 
     /// <summary>Words that children know at five, for what only the adult says.</summary>
     public IReadOnlyList<Word> Known =>
-        known ??= [.. request.Lexicon.Known.Where(w => !request.Avoid.Contains(w.Spelling))];
+        known ??= [
+            .. request.Lexicon.Known.Where(w =>
+                (w.Flags & WordFlags.Capital) == WordFlags.None && !request.Avoid.Contains(w.Spelling)
+            ),
+        ];
 
     /// <summary>
     /// Words that could be read before today, where there are plenty only those that children know: the others are
@@ -128,9 +132,13 @@ public sealed class LessonWork(LessonRequest request)
     /// <summary>Sentences that the lesson has, read or said: none comes twice.</summary>
     public ISet<string> Met { get; init; } = new HashSet<string>(StringComparer.Ordinal);
 
+    /// <summary>What the lesson's cards have, as reference notations: a card comes once.</summary>
+    public ISet<string> MetCards { get; init; } = new HashSet<string>(StringComparer.Ordinal);
+
     /// <summary>What an activity that does not stand after all had taken may come elsewhere.</summary>
     public void Free(Activity activity)
     {
+        MetCards.ExceptWith(activity.Items.OfType<CardItem>().Select(c => c.Correspondence));
         Met.ExceptWith(activity.Items.SelectMany(ReadByChildren.Sentences));
         metNewTricky -= activity.Items.Count(HasNewTricky);
     }
@@ -152,14 +160,43 @@ public sealed class LessonWork(LessonRequest request)
         taken.Clear();
         foreach (var item in items)
         {
+            if (item is CardItem card)
+                MetCards.Add(card.Correspondence);
             Met.UnionWith(ReadByChildren.Sentences(item));
             metNewTricky += HasNewTricky(item) ? 1 : 0;
         }
     }
 
     private bool HasNewTricky(Item item) =>
-        item is SentenceItem or TextItem or MissingWordItem
+        item is SentenceItem or TextItem or MissingWordItem or ScrambleItem or MendItem
         && ReadByChildren.Words(item).Any(w => request.Today.Tricky.Contains(w));
+
+    /// <summary>Sentences of an activity that are to make way for others; null in a new lesson.</summary>
+    public IReadOnlySet<string>? SentencesToGo { get; init; }
+
+    /// <summary>Sentences made for the day, when others are asked for than the bank has.</summary>
+    public IEnumerable<Sentence> Made(string id) =>
+        (SentencesToGo is null ? null : request.Materials.Maker)
+            ?.Make(CanBeRead, IsTarget, Stream($"{id}:made"))
+            .Where(MayBeRead)
+        ?? [];
+
+    /// <summary>Sentences made with a list in them, each beginning another way: a cup, a pen and a hat.</summary>
+    public IEnumerable<Sentence> MadeLists(string id) =>
+        request
+            .Materials.Maker?.Make(CanBeRead, IsTarget, Stream($"{id}:lists"))
+            .Where(s => s.Text.Contains(',', StringComparison.Ordinal) && MayBeRead(s))
+            .DistinctBy(s => (s.Tokens[0].Word, s.Tokens[1].Word))
+        ?? [];
+
+    /// <summary>Phrases with what is new, for a story to have.</summary>
+    public IEnumerable<Sentence> Phrases(string id) =>
+        request.Materials.Maker?.Make(CanBeRead, IsOwn, Stream($"{id}:phrases"), phrases: true).Where(MayBeRead) ?? [];
+
+    private bool CanBeRead(Word word) => request.After.CanRead(word) || request.TrickyToday.Contains(word.Spelling);
+
+    /// <summary>How many words of a sentence have what the day is about.</summary>
+    public int HitsIn(Sentence sentence) => sentence.Tokens.Count(t => IsTarget(t.Word));
 
     /// <summary>Words of an activity that are to make way for others; none in a new lesson.</summary>
     public IReadOnlySet<string> ToGo { get; init; } = FrozenSet<string>.Empty;
@@ -235,12 +272,12 @@ public sealed class LessonWork(LessonRequest request)
     /// </summary>
     public IReadOnlyDictionary<string, int> OnTarget =>
         onTarget ??= Sentences
-            .Select(s => (Sentence: s, Hits: s.Tokens.Count(t => IsTarget(t.Word))))
+            .Select(s => (Sentence: s, Hits: HitsIn(s)))
             .Where(s => s.Hits > 0)
             .ToDictionary(s => s.Sentence.Text, s => s.Hits, StringComparer.Ordinal);
 
     private bool IsTarget(Word word) =>
-        request.Today.TeachesSomething || request.Today.Kind != RungKind.Lesson
+        request.Today.IsInWords || request.Today.Kind != RungKind.Lesson
             ? IsOwn(word)
             : request.Today.Tricky.Contains(word.Spelling);
 

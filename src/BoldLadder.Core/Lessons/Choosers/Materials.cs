@@ -1,5 +1,6 @@
 using System.Collections.Frozen;
 using BoldLadder.Core.Texts;
+using BoldLadder.Core.Texts.Making;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
@@ -21,6 +22,9 @@ public sealed record Materials(
     /// meant. It need not be readable.
     /// </summary>
     public IReadOnlyDictionary<string, string> Said { get; init; } = FrozenDictionary<string, string>.Empty;
+
+    /// <summary>What makes sentences when those of the bank were had.</summary>
+    public SentenceMaker? Maker { get; init; }
 
     /// <summary>Sentences with a gap and the words to choose from.</summary>
     public GapBank Gaps { get; init; } = GapBank.Empty;
@@ -44,6 +48,7 @@ public sealed record Materials(
                 .Select(l => l.Split('\t'))
                 .ToFrozenDictionary(r => r[0], r => r[1], StringComparer.Ordinal),
             Gaps = new GapBank(linesOf("sentences/gaps.txt"), lexicon),
+            Maker = new SentenceMaker(linesOf("sentences/maker.txt"), lexicon),
         };
 
     /// <summary>The same with other words, in sentences and texts too: a school's own layer.</summary>
@@ -54,5 +59,6 @@ public sealed record Materials(
             Sentences = Sentences.With(lexicon),
             Texts = Texts.With(lexicon),
             Gaps = Gaps.With(lexicon),
+            Maker = Maker?.With(lexicon),
         };
 }

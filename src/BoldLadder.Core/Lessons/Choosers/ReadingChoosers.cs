@@ -170,19 +170,30 @@ internal static class ReadingChoosers
         var target = work.Request.Today.Correspondences[0];
         var sounds = RevisitChoosers.SoundsOf([target]);
         var (having, near) = (
-            RevisitChoosers.Saying(sounds),
+            RevisitChoosers.SayingAll(work.Request, target),
             RevisitChoosers.Saying([
                 .. Sound.All.Where(s =>
                     !sounds.Contains(s) && s.IsVowel == target.IsVowel && MixedSounds.Are(s.Symbol, target.SoundText)
                 ),
             ])
         );
-        var easy = work.Known.Where(w => w.Suffix is null && w.Segmentation.SoundCount <= Weights.EasyTaps).ToList();
+        var easy = work
+            .Known.Where(w =>
+                w.Suffix is null
+                && w.Segmentation.SoundCount <= Weights.EasyTaps
+                && (w.PartsOfSpeech & TeachChoosers.CanBeSeen) != PartsOfSpeech.None
+                && !ChosenLast.Has(w)
+            )
+            .ToList();
         var choice = work.Choice(id);
-        var yes = choice.Take(easy.Where(w => w.ContainsAny(having)), count - (count / 3));
-        var without = easy.Where(w => !w.ContainsAny(having)).ToList();
+        var yes = choice.Take(easy.Where(w => w.ContainsAny(having)), count - (count / 2));
+        // Letters that say something else would mislead who reads the words out.
+        var without = easy.Where(w =>
+                !w.ContainsAny(having) && !w.Spelling.Contains(target.Grapheme.Text, StringComparison.Ordinal)
+            )
+            .ToList();
         var close = without.Where(w => w.ContainsAny(near)).ToList();
-        var no = choice.Take(close.Count >= count / 3 ? close : without, count - yes.Count);
+        var no = choice.Take(close.Count >= count / 2 ? close : without, count - yes.Count);
         return yes.Count == 0 || no.Count == 0
             ? []
             : work.Stream(id)
@@ -245,7 +256,7 @@ internal static class ReadingChoosers
     /// <summary>Sentences to hunt through, those with most of what is new first.</summary>
     private static IEnumerable<Item> Hunt(LessonWork work, string id, int count)
     {
-        if (!work.Request.Today.TeachesSomething)
+        if (!work.Request.Today.IsInWords)
             return [];
         return work
             .Sentences.Where(s => !work.Met.Contains(s.Text) && !s.IsCaption)

@@ -63,6 +63,7 @@ internal static class RevisitChoosers
                     .Select(c => c.Correspondence)
             )
             .Concat(taught.OrderByDescending(c => c.Lessons + (2 * c.Draw)).Select(c => c.Correspondence))
+            .Where(c => !work.MetCards.Contains(c.ReferenceNotation))
             .DistinctBy(c => c.Grapheme)
             .Take(count);
         var shuffled = random.Shuffle(due);
@@ -110,7 +111,15 @@ internal static class RevisitChoosers
         work
             .Request.Memory.Missed.Where(work.Request.Before.Correspondences.Contains)
             .Take(count)
-            .Select(c => ItemMaker.OfCorrespondence(id, c, [Reason.Of("missed-last")]));
+            .Select(c =>
+                ItemMaker.OfCorrespondence(
+                    id,
+                    c,
+                    [Reason.Of("missed-last")],
+                    example: ExampleOf(work, c),
+                    also: OtherSounds(work, c)
+                )
+            );
 
     /// <summary>
     /// Which spellings do we know for a sound? Those taught before today, as the accent sounds them; the longest unseen
@@ -145,10 +154,10 @@ internal static class RevisitChoosers
     internal static IEnumerable<Item> Oral(LessonWork work, string id, int count)
     {
         var request = work.Request;
-        var sounds = Saying(
-            SoundsOf(
+        var sounds = CorrespondenceSet.Of(
+            (
                 request.Today.Correspondences.IsEmpty ? request.Memory.Newest.Take(1) : request.Today.Correspondences
-            )
+            ).SelectMany(c => SayingAll(request, c))
         );
         var longest = request.Before.Correspondences.Count < EnoughForFour ? 3 : 4;
         var sayable = work
@@ -164,8 +173,10 @@ internal static class RevisitChoosers
         if (pictured.Count(w => w.ContainsAny(sounds)) >= 2 * count)
             sayable = pictured;
         var own = sayable.Where(w => w.ContainsAny(sounds)).ToList();
-        return work.Choice(id)
-            .Take(own.Count >= count ? own : sayable, count)
+        var chosen = work.Choice(id).Take(own, count);
+        if (chosen.Count < count)
+            chosen.AddRange(work.Choice($"{id}:more").Take(sayable, count - chosen.Count, chosen));
+        return chosen
             .OrderBy(w => w.Segmentation.SoundCount)
             .Select(w =>
                 ItemMaker.OfWord(
@@ -186,6 +197,16 @@ internal static class RevisitChoosers
     /// <summary>What says one of the sounds: a word that contains one of these has it.</summary>
     internal static CorrespondenceSet Saying(IReadOnlyCollection<Sound> sounds) =>
         CorrespondenceSet.Of(Correspondence.All.Where(c => c.Sounds.Any(sounds.Contains)));
+
+    /// <summary>
+    /// What says all that the correspondence says: its one sound, or its sounds together (qu, and not every k or w).
+    /// </summary>
+    internal static CorrespondenceSet SayingAll(LessonRequest request, Correspondence one) =>
+        one.Sounds.Length == 1
+            ? Saying([one.Sounds[0]])
+            : CorrespondenceSet.Of(
+                Correspondence.All.Where(c => request.After.Accent.Project(c) == request.After.Accent.Project(one))
+            );
 
     /// <summary>
     /// Riddles whose answers share one sound that was taught lately: the sound is said first.
@@ -221,19 +242,36 @@ internal static class RevisitChoosers
         return [];
     }
 
-    /// <summary>Words with what was taught last, rather not those that come in Practise anyway.</summary>
+    /// <summary>
+    /// Words with what was taught last, rather not those that come in Practise anyway; on the last day of a week those
+    /// that the week read, where there are enough.
+    /// </summary>
     private static IEnumerable<Item> Recent(LessonWork work, string id, int count)
     {
         var request = work.Request;
         var newest = CorrespondenceSet.Of(request.Memory.Newest.Take(RecentCorrespondences));
         var words = work.LikelyBefore.Where(w => w.ContainsAny(newest)).ToList();
+        var ofWeek = words.Where(w => IsOfWeek(request, w)).ToList();
+        if (ofWeek.Count >= count)
+            words = ofWeek;
         var others = words.Where(w => !work.Set.Contains(w)).ToList();
         return work.Choice("recent")
             .Take(others.Count >= count ? others : words, count)
             .Select(w =>
-                ItemMaker.OfWord(id, w, WordChoice.Explain(request, w), meaning: ItemMaker.MeaningFor(request, w))
+                ItemMaker.OfWord(
+                    id,
+                    w,
+                    [
+                        .. IsOfWeek(request, w) ? [Reason.Of("of-this-week")] : ImmutableArray<Reason>.Empty,
+                        .. WordChoice.Explain(request, w),
+                    ],
+                    meaning: ItemMaker.MeaningFor(request, w)
+                )
             );
     }
+
+    private static bool IsOfWeek(LessonRequest request, Word word) =>
+        request.Memory.Words.TryGetValue(word.Spelling, out var ago) && ago <= request.LooksBackOn;
 
     /// <summary>
     /// The last one taught, then those longest unseen; those that can be decoded by now are tricky no more. Words

@@ -12,14 +12,15 @@ internal static class SentenceChoice
 
     /// <summary>
     /// The readable sentences that will do, the best for today first: only those with what the day is about, and none
-    /// that the lesson has already.
+    /// that the lesson has already. Where others are asked for than those that stand, made ones come before these.
     /// </summary>
     internal static IEnumerable<Sentence> Best(LessonWork work, string id, Func<Sentence, bool> willDo)
     {
         var random = work.Stream(id);
         var set = work.Set.ToHashSet();
         var captions = work.Request.After.Correspondences.Count < CaptionsUntil;
-        return work
+        bool StillStands(Sentence sentence) => work.SentencesToGo?.Contains(sentence.Text) == true;
+        var ofBank = work
             .Sentences.Where(s =>
                 work.OnTarget.ContainsKey(s.Text)
                 && (captions || !s.IsCaption)
@@ -30,6 +31,11 @@ internal static class SentenceChoice
             .OrderByDescending(s => !work.HasMetNewTricky && HasNewTricky(work, s.Sentence))
             .ThenByDescending(s => s.Worth)
             .Select(s => s.Sentence)
+            .ToList();
+        return ofBank
+            .Where(s => !StillStands(s))
+            .Concat(work.Made(id).Where(s => !work.Met.Contains(s.Text) && willDo(s)))
+            .Concat(ofBank.Where(StillStands))
             .Unlike(work.Met, s => !work.HasMetNewTricky && HasNewTricky(work, s));
     }
 
@@ -66,7 +72,7 @@ internal static class SentenceChoice
         var request = work.Request;
         var early = request.After.Correspondences.Count < CaptionsUntil;
         var (fewest, most, targets) = early ? (2, 5, 1) : (4, 9, 2);
-        var hits = work.OnTarget[sentence.Text];
+        var hits = work.OnTarget.GetValueOrDefault(sentence.Text);
         var worth =
             (Weights.TargetInSentence * Math.Min(hits, targets))
             + (Weights.TooManyTargets * Math.Max(0, hits - targets - 1))
@@ -88,8 +94,8 @@ internal static class SentenceChoice
         && sentence.Tokens.Any(t => work.Request.Today.Tricky.Contains(t.Word.Spelling));
 
     internal static Reason Uses(LessonWork work, Sentence sentence) =>
-        work.OnTarget.TryGetValue(sentence.Text, out var count) && work.Request.Today is var today
-            ? today.TeachesSomething || today.Kind != RungKind.Lesson
+        work.HitsIn(sentence) is > 0 and var count && work.Request.Today is var today
+            ? today.IsInWords || today.Kind != RungKind.Lesson
                 ? ReadingChoosers.UsesInWords(today, count)
                 : Reason.Of("has-new-tricky")
             : Reason.Of("all-taught");

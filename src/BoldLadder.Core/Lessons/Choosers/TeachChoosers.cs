@@ -12,7 +12,7 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// </summary>
 internal static class TeachChoosers
 {
-    private const Patterns Suffixes =
+    internal const Patterns Suffixes =
         Patterns.SuffixS
         | Patterns.SuffixEs
         | Patterns.SuffixEd
@@ -33,7 +33,7 @@ internal static class TeachChoosers
     /// <summary>By this many taught correspondences the group is past its first weeks.</summary>
     internal const int FirstWeeks = 26;
 
-    private const PartsOfSpeech CanBeSeen =
+    internal const PartsOfSpeech CanBeSeen =
         PartsOfSpeech.Noun | PartsOfSpeech.Verb | PartsOfSpeech.Adjective | PartsOfSpeech.Number;
 
     public static ImmutableArray<Chooser> All { get; } =
@@ -95,7 +95,7 @@ internal static class TeachChoosers
             )
             .ToList();
         var at = PlaceToHear(spelled.Count > 0 ? spelled : sayable, saying);
-        bool IsThere(Word word) => Places.Of(HeardAt(word, saying), word.Required.Length) == at;
+        bool IsThere(Word word) => Places.Of(EarChoosers.HeardAt(word, saying), word.Required.Length) == at;
         var own = spelled.Where(IsThere).ToList();
         var others = own.Count >= FewestHeard ? [] : sayable.Where(w => IsThere(w) && !own.Contains(w)).ToList();
         var chosen = work.Choice(id).Take(own.Take(BestModels), count);
@@ -110,21 +110,12 @@ internal static class TeachChoosers
         return chosen.Select(w => ItemMaker.OfWord(id, w, [Reason.Of(where)], oral: true));
     }
 
-    /// <summary>The place of what says today's sound in a word that has it.</summary>
-    private static int HeardAt(Word word, CorrespondenceSet saying)
-    {
-        var at = 0;
-        while (!saying.Contains(word.Required[at]))
-            at++;
-        return at;
-    }
-
     /// <summary>
     /// The start where enough words have it there, else where most have it: children hear a beginning most easily.
     /// </summary>
     private static Place PlaceToHear(List<Word> words, CorrespondenceSet saying)
     {
-        var places = words.CountBy(w => Places.Of(HeardAt(w, saying), w.Required.Length)).ToDictionary();
+        var places = words.CountBy(w => Places.Of(EarChoosers.HeardAt(w, saying), w.Required.Length)).ToDictionary();
         return places.GetValueOrDefault(Place.Start) >= FewestHeard ? Place.Start
             : places.Count == 0 ? Place.Start
             : places.OrderByDescending(p => p.Value).ThenBy(p => p.Key).First().Key;

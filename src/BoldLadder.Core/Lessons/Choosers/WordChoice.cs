@@ -77,6 +77,8 @@ public sealed class WordChoice(LessonWork work, Seeded random)
             yield return Reason.Of("uses", target.Grapheme.Text);
         foreach (var pattern in (word.Patterns & request.Today.Patterns).Each())
             yield return Reason.Of("uses-pattern", pattern.Id());
+        foreach (var chunk in request.Today.Chunks.Where(c => c.PlacesIn(word.Required).Any()))
+            yield return Reason.Of("uses", chunk.Text);
         yield return Reason.Of("taps", word.Segmentation.Taps.ToString(CultureInfo.InvariantCulture));
         if (word.IsKnown)
             yield return Reason.Of("known-at-five");

@@ -65,6 +65,7 @@ public static class LessonChanges
         {
             [SortItem sort] => sort.Words.Length,
             [CrosswordItem crossword] => crossword.Lines.Length,
+            [HuntItem hunt] => hunt.Words.Length,
             _ => activity.Items.Length,
         };
 
@@ -132,18 +133,22 @@ public static class LessonChanges
             RecentMadeUp = toGo.OfType<MadeUpItem>().Select(i => i.Word).ToHashSet(),
         };
         var makingWay = words.Keys.ToHashSet();
-        var met = lesson
+        var sentencesToGo = toGo.SelectMany(ReadByChildren.Sentences).ToHashSet();
+        var staying = lesson
             .Activities.Where(a => a.Id != activity.Id)
             .SelectMany(a => a.Items.Concat(a.Levels?.Support ?? []).Concat(a.Levels?.Stretch ?? []))
             .Concat(activity.Items.Where(i => i.Kept))
-            .SelectMany(ReadByChildren.Sentences)
-            .ToHashSet();
+            .ToList();
+        var met = staying.SelectMany(ReadByChildren.Sentences).ToHashSet();
+        var cards = staying.OfType<CardItem>().Select(c => c.Correspondence).ToHashSet();
         if (activity.Kind == ActivityKind.ReadWords)
             return new LessonWork(elsewhere)
             {
                 SetSize = activity.Items.Length,
                 ToGo = makingWay,
                 Met = met,
+                MetCards = cards,
+                SentencesToGo = sentencesToGo,
             };
         var set = lesson
             .Activities.Where(a => a.Kind == ActivityKind.ReadWords)
@@ -159,8 +164,16 @@ public static class LessonChanges
                 Set = set,
                 ToGo = makingWay,
                 Met = met,
+                MetCards = cards,
+                SentencesToGo = sentencesToGo,
             }
-            : new LessonWork(elsewhere) { ToGo = makingWay, Met = met };
+            : new LessonWork(elsewhere)
+            {
+                ToGo = makingWay,
+                Met = met,
+                MetCards = cards,
+                SentencesToGo = sentencesToGo,
+            };
     }
 
     private static PartKind PartOf(Lesson lesson, Activity activity) =>
@@ -193,6 +206,23 @@ public static class LessonChanges
     }
 
     /// <summary>
+    /// What could be added to a part, a kind that it does not have yet each, with what it would hold; null where there
+    /// is too little.
+    /// </summary>
+    public static IEnumerable<(ActivityKind Kind, Activity? Activity)> Addable(
+        LessonRequest request,
+        Lesson lesson,
+        PartKind part,
+        long seed
+    )
+    {
+        var standing = lesson.Activities.Select(a => a.Kind).ToHashSet();
+        return ActivityFacts
+            .All.Where(f => f.Part == part && !standing.Contains(f.Kind))
+            .Select(f => (f.Kind, Another(request, lesson, part, f.Kind, seed)));
+    }
+
+    /// <summary>
     /// How many items an activity usually has in a lesson of a length: as the shipped template that has it says.
     /// </summary>
     private static int UsualItems(ActivityKind kind, int minutes) =>
@@ -209,14 +239,12 @@ public static class LessonChanges
     /// </summary>
     public static Alternatives InsteadOf(LessonRequest request, Lesson lesson, PartKind part, ActivityKind kind)
     {
-        var standing = lesson.Activities.Select(a => a.Kind).ToHashSet();
         ImmutableArray<ActivityKind> kinds =
         [
-            .. ActivityFacts
-                .All.Where(c => c.Part == part && c.Kind != kind && !standing.Contains(c.Kind))
-                .Select(c => c.Kind)
-                .Order()
-                .Where(k => Another(request, lesson, part, k, request.Seed) is not null),
+            .. Addable(request, lesson, part, request.Seed)
+                .Where(a => a.Kind != kind && a.Activity is not null)
+                .Select(a => a.Kind)
+                .Order(),
         ];
         foreach (var earlier in request.Memory.Newest.Take(EarlierTargets))
         {

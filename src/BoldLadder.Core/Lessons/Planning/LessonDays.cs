@@ -22,7 +22,7 @@ public static class LessonDays
             return LessonDay.Assessment;
         if (today.Kind != RungKind.Lesson)
             return today.Kind == RungKind.Sort ? LessonDay.Sort : LessonDay.Review;
-        if (!today.TeachesSomething)
+        if (!today.IsInWords)
             return LessonDay.TrickyWord;
         if (ownWords < FewWords)
             return LessonDay.FewWords;

@@ -42,10 +42,13 @@ public static class LessonPlanner
         var filled = template.Parts.ToDictionary(p => p.Kind, p => new Activity?[p.Slots.Length]);
         foreach (var part in template.Parts)
         {
-            for (var i = 0; i < part.Slots.Length; i++)
+            // What was missed has a place of its own; the cards come round it.
+            foreach (
+                var (i, slot) in part.Slots.Index().OrderByDescending(s => s.Item.Kinds[0] == ActivityKind.LastMiss)
+            )
             {
-                if (part.Slots[i].Need != SlotNeed.Room)
-                    filled[part.Kind][i] = Fill(work, part, part.Slots[i], filled, notes);
+                if (slot.Need != SlotNeed.Room)
+                    filled[part.Kind][i] = Fill(work, part, slot, filled, notes);
             }
             if (
                 filled[part.Kind].All(a => a is null)
@@ -228,7 +231,10 @@ public static class LessonPlanner
         ActivityKind.PhraseToPicture,
     ];
 
-    /// <summary>The kinds by when they came last, the longest ago first; those that never came by chance.</summary>
+    /// <summary>
+    /// The kinds by when they came last, the longest ago first; those that never came by chance. The last day of a week
+    /// rather has a text.
+    /// </summary>
     private static ImmutableArray<ActivityKind> InTurn(
         LessonRequest request,
         PartKind part,
@@ -238,7 +244,8 @@ public static class LessonPlanner
             .. Seeded
                 .For(request.Seed, $"turn:{part}:{kinds[0]}")
                 .Shuffle(kinds)
-                .OrderByDescending(k => request.Memory.Kinds.GetValueOrDefault(k, int.MaxValue)),
+                .OrderByDescending(k => k == ActivityKind.ReadText && request.LooksBackOn > 0)
+                .ThenByDescending(k => request.Memory.Kinds.GetValueOrDefault(k, int.MaxValue)),
         ];
 
     private static string Code(ActivityKind kind) => kind.Code();

@@ -50,7 +50,7 @@ public sealed record LessonScore(ImmutableArray<QualityPart> Parts)
         return new LessonScore([
             new(
                 "target",
-                request.Today.Kind == RungKind.Lesson && request.Today.TeachesSomething ? Math.Min(1, own * 3 / 2) : 1,
+                request.Today.Kind == RungKind.Lesson && request.Today.IsInWords ? Math.Min(1, own * 3 / 2) : 1,
                 Weights.QualityTarget
             ),
             new("known", Share(practised, w => w.IsKnown || request.Materials.Meanings.Has(w)), Weights.QualityKnown),

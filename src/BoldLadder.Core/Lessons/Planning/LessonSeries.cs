@@ -20,6 +20,8 @@ public sealed class LessonSeries(
     long seed
 )
 {
+    private const int DaysInWeek = 5;
+
     private readonly Dictionary<Correspondence, int> seen = [];
     private readonly Dictionary<string, int> words = new(StringComparer.Ordinal);
     private readonly Dictionary<string, int> texts = new(StringComparer.Ordinal);
@@ -61,7 +63,10 @@ public sealed class LessonSeries(
             Memory: memory,
             Minutes: minutes,
             Seed: seed + at
-        );
+        )
+        {
+            LooksBackOn = at % DaysInWeek == DaysInWeek - 1 ? DaysInWeek - 1 : 0,
+        };
     }
 
     /// <summary>Plans the next lesson and goes on past it.</summary>

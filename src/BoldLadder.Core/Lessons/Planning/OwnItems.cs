@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Templates;
 using BoldLadder.Core.Spelling;
@@ -51,6 +52,10 @@ public static class OwnItems
 {
     /// <summary>Longer texts are not sentences.</summary>
     public const int LongestText = 200;
+
+    /// <summary>Sentences have up to so many words; a caption has fewer than a sentence, and no marks.</summary>
+    private const int LongestSentence = 9;
+    private const int ShortestSentence = 4;
 
     /// <summary>A verdict for each word of the text, in order.</summary>
     /// <param name="taught">What was taught by the part of the lesson.</param>
@@ -118,16 +123,20 @@ public static class OwnItems
 
     /// <summary>
     /// The activity with what was typed put in; null with what stands in the way when children can't read it, with no
-    /// verdicts when the activity does not take it.
+    /// verdicts when the activity does not take it. A sentence that goes against a rule is taken, and says so.
     /// </summary>
+    /// <param name="anyway">True where a sentence is taken with words that can't be read yet: the adult reads
+    /// them.</param>
     public static (Activity? Activity, ImmutableArray<OwnVerdict> Verdicts) Add(
         LessonRequest request,
+        Lesson lesson,
         Activity activity,
-        bool inRevisit,
         string text,
-        SentencePlaces places
+        SentencePlaces places,
+        bool anyway = false
     )
     {
+        var inRevisit = lesson.Parts.Any(p => p.Kind == PartKind.Revisit && p.Activities.Contains(activity));
         var taught = inRevisit ? request.Before : request.After;
         var verdicts = Judge(
             text,
@@ -136,28 +145,18 @@ public static class OwnItems
             request.Lexicon,
             places
         );
-        if (verdicts.IsEmpty || verdicts.Any(v => v.Status is not (OwnStatus.Decodable or OwnStatus.Tricky)))
+        var takes = ActivityFacts.Of(activity.Kind).Takes;
+        bool MayStand(OwnVerdict verdict) =>
+            verdict.Status is OwnStatus.Decodable or OwnStatus.Tricky
+            || (anyway && takes == TypedText.Sentence && verdict.Status is OwnStatus.NotYet or OwnStatus.Unknown);
+        if (verdicts.IsEmpty || !verdicts.All(MayStand))
             return (null, verdicts);
         ImmutableArray<Item> added;
-        if (ActivityFacts.Of(activity.Kind).Takes == TypedText.Sentence)
+        if (takes == TypedText.Sentence)
         {
-            added =
-            [
-                new SentenceItem(
-                    $"{activity.Id}:{text}",
-                    true,
-                    text,
-                    [
-                        .. verdicts.Select(v => new SentenceWord(
-                            v.Written,
-                            v.Status == OwnStatus.Tricky ? "tricky" : "decodable"
-                        )),
-                    ],
-                    [Reason.Of("by-hand")]
-                ),
-            ];
+            added = [OfSentence(request, lesson, activity.Id, text, verdicts)];
         }
-        else if (ActivityFacts.Of(activity.Kind).Takes == TypedText.Words)
+        else if (takes == TypedText.Words)
         {
             added = [.. verdicts.Where(v => v.Word is not null).Select(v => OfWord(request, activity.Id, v, taught))];
             if (added.Length < verdicts.Length)
@@ -176,6 +175,58 @@ public static class OwnItems
             verdicts
         );
     }
+
+    /// <summary>A sentence with the rules it goes against as reasons.</summary>
+    private static SentenceItem OfSentence(
+        LessonRequest request,
+        Lesson lesson,
+        string activity,
+        string text,
+        ImmutableArray<OwnVerdict> verdicts
+    ) =>
+        new(
+            $"{activity}:{text}",
+            true,
+            text,
+            [
+                .. verdicts.Select(v => new SentenceWord(
+                    v.Written,
+                    v.Status switch
+                    {
+                        OwnStatus.Decodable => "decodable",
+                        OwnStatus.Tricky => "tricky",
+                        _ => SentenceWord.Told,
+                    }
+                )),
+            ],
+            [Reason.Of("by-hand"), .. Against(request, lesson, text, verdicts)]
+        );
+
+    private static IEnumerable<Reason> Against(
+        LessonRequest request,
+        Lesson lesson,
+        string text,
+        ImmutableArray<OwnVerdict> verdicts
+    )
+    {
+        var told = verdicts
+            .Where(v => v.Status is OwnStatus.NotYet or OwnStatus.Unknown)
+            .Select(v => v.Written)
+            .ToList();
+        if (told.Count > 0)
+            yield return Reason.Of("told-by-adult", string.Join(", ", told));
+        if (lesson.Activities.SelectMany(a => a.Items).SelectMany(ReadByChildren.Sentences).Contains(text))
+            yield return Reason.Of("rule-twice");
+        if (!verdicts.Any(v => v.Word is { } word && IsOfTheDay(request, word)))
+            yield return Reason.Of("rule-off-target");
+        if (verdicts.Length > LongestSentence)
+            yield return Reason.Of("rule-long", LongestSentence.ToString(CultureInfo.InvariantCulture));
+        if (verdicts.Length >= ShortestSentence && !(char.IsUpper(text[0]) && text[^1] is '.' or '?' or '!' or '”'))
+            yield return Reason.Of("rule-marks");
+    }
+
+    private static bool IsOfTheDay(LessonRequest request, Word word) =>
+        Usable.Shows(request.Today, word) || request.Today.Tricky.Contains(word.Spelling);
 
     private static WordItem OfWord(LessonRequest request, string activity, OwnVerdict verdict, Taught taught)
     {

@@ -51,7 +51,7 @@ public static class Pace
         Timed(activity with { Items = items, Steps = activity.Steps?.Over(items.Length) }, pace);
 
     /// <summary>
-    /// A sort takes its time by its words, ten of which make one item of the table; a text by its sentences.
+    /// A sort or a hunt takes its time by its words, ten of which make one item of the table; a text by its sentences.
     /// </summary>
     private static double Counted(Activity activity) =>
         activity.Items.Sum(i =>
@@ -60,6 +60,7 @@ public static class Pace
                 SortItem sort => sort.Words.Length / 10.0,
                 TextItem text => Math.Max(1, text.Sentences.Length / 5.0),
                 CrosswordItem crossword => crossword.Lines.Length / 6.0,
+                HuntItem hunt => hunt.Words.Length / 10.0,
                 _ => 1,
             }
         );
