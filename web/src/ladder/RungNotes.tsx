@@ -44,14 +44,15 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
             <span className="quiet">{textOf('notes', f)}:</span> {kept[f]}
           </p>
         ))}
-        {school.role === 'lead' && (
+        {/* Not before the notes are there: saving names the version that was seen. */}
+        {school.role === 'lead' && notes.data && (
           <Button
             variant="link"
             size="sm"
             className="px-0"
             onClick={() => {
               setTyped(kept);
-              setStamp(found?.stamp ?? notes.data?.noStamp ?? '');
+              setStamp(found?.stamp ?? notes.data.noStamp);
             }}
           >
             {text(filled.length > 0 ? 'notes.change' : 'notes.add', { label })}

@@ -39,7 +39,7 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
         <span className={card}>
           {item.grapheme}
           {(kind === 'grapheme-cards' || kind === 'last-miss') && (
-            <small className="card-sounds d-block">
+            <small className="card-sounds">
               <CardSounds item={item} />
             </small>
           )}
@@ -114,15 +114,19 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
           {item.cards.map((c, i) => (
             <span
               key={c.correspondence}
-              className={`beside-card rounded d-grid lh-sm pb-1 px-3${i === 0 ? ' beside-today' : ''}`}
+              className={`beside-card rounded d-grid lh-sm py-1 px-3${i === 0 ? ' beside-today' : ''}`}
             >
-              <span className="literacy fs-3 lh-sm">{c.grapheme}</span>
-              <span>{saysText(c.sounds, c.keyWord)}</span>
-              {c.example && <span className="literacy">{c.example}</span>}
-              {i === 0 && <small>{text('beside.today')}</small>}
+              <span>
+                <span className="literacy fs-4">{c.grapheme}</span>{' '}
+                {c.example && <span className="literacy">{c.example}</span>}
+              </span>
+              <span className="small">
+                {saysText(c.sounds, c.keyWord)}
+                {i === 0 && <strong> · {text('beside.today')}</strong>}
+              </span>
             </span>
           ))}
-          <span className="quiet">{text(item.bySound ? 'beside.line' : 'beside.soundLine')}</span>
+          <span className="quiet small">{text(item.bySound ? 'beside.line' : 'beside.soundLine')}</span>
         </div>
       );
     case 'syllables':
@@ -167,16 +171,30 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
           <span className="literacy">{item.options.length > 0 ? item.options.join(' · ') : item.word}</span>
         </span>
       );
-    case 'text':
-      return (
-        <div className={broken ? 'broken' : undefined}>
-          <h4 className="literacy mb-1">{item.title}</h4>
+    case 'text': {
+      const whole = (
+        <>
           <p className="literacy reading-text mb-1">{item.sentences.map((s) => s.text).join(' ')}</p>
           <p className="mb-0">
             <strong>{text('text.questions')}:</strong> {item.questions.join(' ')}
           </p>
-        </div>
+        </>
       );
+      return print ? (
+        <div className={broken ? 'broken' : undefined}>
+          <h4 className="literacy mb-1">{item.title}</h4>
+          {whole}
+        </div>
+      ) : (
+        <details className={broken ? 'broken' : undefined}>
+          <summary>
+            <span className="literacy fs-5">{item.title}</span>{' '}
+            <span className="quiet small">{text('text.length', { sentences: item.sentences.length })}</span>
+          </summary>
+          {whole}
+        </details>
+      );
+    }
     case 'crossword': {
       const whole = (
         <div className="d-flex gap-4 align-items-start">

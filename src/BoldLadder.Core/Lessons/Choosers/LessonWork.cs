@@ -15,6 +15,10 @@ public sealed class LessonWork(LessonRequest request)
 {
     private const int Plenty = 300;
 
+    /// <summary>No more sentences are made than these, whatever becomes of them.</summary>
+    private const int MostMade = 120;
+    private const int FewMade = 16;
+
     /// <summary>Sentences with what is new that stay for reading before one is only said.</summary>
     private const int KeptForReading = 8;
 
@@ -178,20 +182,26 @@ public sealed class LessonWork(LessonRequest request)
     public IEnumerable<Sentence> Made(string id) =>
         (SentencesToGo is null ? null : request.Materials.Maker)
             ?.Make(CanBeRead, IsTarget, Stream($"{id}:made"))
+            .Take(MostMade)
             .Where(MayBeRead)
         ?? [];
 
     /// <summary>Sentences made with a list in them, each beginning another way: a cup, a pen and a hat.</summary>
     public IEnumerable<Sentence> MadeLists(string id) =>
         request
-            .Materials.Maker?.Make(CanBeRead, IsTarget, Stream($"{id}:lists"))
-            .Where(s => s.Text.Contains(',', StringComparison.Ordinal) && MayBeRead(s))
+            .Materials.Maker?.Make(CanBeRead, IsTarget, Stream($"{id}:lists"), lists: true)
+            .Take(FewMade)
+            .Where(MayBeRead)
             .DistinctBy(s => (s.Tokens[0].Word, s.Tokens[1].Word))
         ?? [];
 
     /// <summary>Phrases with what is new, for a story to have.</summary>
     public IEnumerable<Sentence> Phrases(string id) =>
-        request.Materials.Maker?.Make(CanBeRead, IsOwn, Stream($"{id}:phrases"), phrases: true).Where(MayBeRead) ?? [];
+        request
+            .Materials.Maker?.Make(CanBeRead, IsOwn, Stream($"{id}:phrases"), phrases: true)
+            .Take(FewMade)
+            .Where(MayBeRead)
+        ?? [];
 
     private bool CanBeRead(Word word) => request.After.CanRead(word) || request.TrickyToday.Contains(word.Spelling);
 

@@ -68,11 +68,13 @@ public sealed partial class SentenceMaker
     /// </summary>
     /// <param name="canRead">What children can read, decodable or tricky.</param>
     /// <param name="isWanted">What the sentences are for.</param>
+    /// <param name="lists">True for only those with a list in them.</param>
     public IEnumerable<Sentence> Make(
         Func<Word, bool> canRead,
         Func<Word, bool> isWanted,
         Seeded random,
-        bool phrases = false
+        bool phrases = false,
+        bool lists = false
     )
     {
         var readable = classes.ToDictionary(
@@ -80,7 +82,7 @@ public sealed partial class SentenceMaker
             c => c.Value.Where(w => Found(w) is { } word && canRead(word)).ToList()
         );
         var usable = frames
-            .Where(f => f.IsPhrase == phrases)
+            .Where(f => f.IsPhrase == phrases && (!lists || f.IsList))
             .Where(f => f.Words.All(w => Found(w) is { } word && canRead(word)))
             .Where(f => f.Slots.All(s => readable[s.Key].Count > 0))
             .ToList();
@@ -189,6 +191,8 @@ public sealed partial class SentenceMaker
         }
 
         public bool IsPhrase { get; }
+
+        public bool IsList => line.Contains(',', StringComparison.Ordinal);
 
         public ImmutableArray<Slot> Slots { get; }
 
