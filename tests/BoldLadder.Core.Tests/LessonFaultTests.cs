@@ -60,15 +60,15 @@ public class LessonFaultTests
             {
                 var read = Of(lesson, ActivityKind.ReadSentence, ActivityKind.PhraseToPicture)
                     .OfType<SentenceItem>()
-                    .Select(s => (s.Text, Words: ReadByChildren.Words(s).ToHashSet()))
+                    .Select(s => (s.Text, Words: ReadByChildren.Words(s).ToList()))
                     .ToList();
                 // The first with the new tricky word is one that the day must have.
-                if (read.FindIndex(s => s.Words.Overlaps(request.Today.Tricky)) is >= 0 and var must)
+                if (read.FindIndex(s => s.Words.Intersect(request.Today.Tricky).Any()) is >= 0 and var must)
                     read.RemoveAt(must);
                 return read.SelectMany(
                     (one, i) =>
                         read.Skip(i + 1)
-                            .Where(other => Sentence.AreAlike(one.Words, other.Words))
+                            .Where(other => new WordSet(one.Words).IsLike(new WordSet(other.Words)))
                             .Select(other => $"{one.Text} {other.Text}")
                 );
             }

@@ -355,6 +355,7 @@ public class VarietyTests
                         m.Given == m.Right
                         || m.Given.Any(c => c is '.' or ',' or '?' or '!')
                         || !m.Given.Equals(m.Right.Replace(",", "")[..^1], StringComparison.OrdinalIgnoreCase)
+                        || m.Given.Split(' ').Any(w => char.IsUpper(w[0]) && w[0] != 'I')
                         || (m.Point == "question") != m.Right.EndsWith('?')
                         || (m.Point == "list") != m.Right.Contains(',')
                     )

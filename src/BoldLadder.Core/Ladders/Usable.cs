@@ -18,7 +18,11 @@ public static class Usable
         words.Where(w => w.IsForLessons && Shows(rung, w) && after.CanRead(w));
 
     /// <summary>The same for words as rows of numbers, in their order.</summary>
-    public static IEnumerable<Word> Showing(Rung rung, Taught after, WordRows rows)
+    public static IEnumerable<Word> Showing(Rung rung, Taught after, WordRows rows) =>
+        PlacesShowing(rung, rows).Where(w => after.CanRead(rows, w)).Select(w => rows.Words[w]);
+
+    /// <summary>The places of the words that have what the rung teaches, readable or not, in order.</summary>
+    public static IEnumerable<int> PlacesShowing(Rung rung, WordRows rows)
     {
         var needs = rung
             .Correspondences.Select(c => c.Index)
@@ -29,11 +33,9 @@ public static class Usable
         var chunked = rung
             .Chunks.SelectMany(c => rows.Having(Correspondence.Parse(c.Correspondences[0]).Index))
             .Where(w => HasChunk(rung, rows.Words[w]));
-        IEnumerable<int> places =
-            needs.Count == 1 && rung.Chunks.IsEmpty
-                ? rows.Having(needs[0])
-                : needs.SelectMany(rows.Having).Concat(chunked).Distinct().Order();
-        return places.Where(w => after.CanRead(rows, w)).Select(w => rows.Words[w]);
+        return needs.Count == 1 && rung.Chunks.IsEmpty
+            ? rows.Having(needs[0])
+            : needs.SelectMany(rows.Having).Concat(chunked).Distinct().Order();
     }
 
     /// <summary>

@@ -42,23 +42,52 @@ public sealed class SentenceBank
 
     /// <summary>The sentences that have a word, in the order of the bank.</summary>
     public IEnumerable<Sentence> Having(Word word) =>
-        school is null ? rows.Having[word] : rows.Having[school.Shipped.Find(word.Spelling) ?? word].Select(Own);
+        rows.Having(school?.Shipped.Find(word.Spelling) ?? word).Select(s => Own(rows.Sentences[s]));
 
     /// <summary>The sentences whose every word is decodable or a taught tricky word.</summary>
-    public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky)
+    public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky) =>
+        ReadableOf(Enumerable.Range(0, rows.Sentences.Length), taught, tricky);
+
+    /// <summary>Those of them, in the same order, that have a word at one of some places.</summary>
+    /// <param name="places">The places among the words of the bank; a word that a school changed is looked at besides.</param>
+    public IEnumerable<Sentence> ReadableHaving(
+        Func<WordRows, IEnumerable<int>> places,
+        Taught taught,
+        IReadOnlySet<string> tricky
+    ) =>
+        ReadableOf(
+            places(rows.In(taught.Accent)).Concat(Changed()).SelectMany(w => rows.SentencesOf[w]).Distinct().Order(),
+            taught,
+            tricky
+        );
+
+    private IEnumerable<Sentence> ReadableOf(IEnumerable<int> sentences, Taught taught, IReadOnlySet<string> tricky)
     {
         var own = rows.In(taught.Accent);
-        bool CanRead(Word word, int row) =>
-            school?.Find(word.Spelling) is { } changed && changed != word
-                ? taught.CanRead(changed)
-                : taught.CanRead(own, row);
-        var readable = rows.Words.Select((w, i) => CanRead(w, i) || tricky.Contains(w.Spelling)).ToArray();
-        for (var i = 0; i < rows.Tokens.Length; i++)
+        var readable = new bool?[rows.Words.Length];
+        bool CanRead(int place) =>
+            readable[place] ??=
+                tricky.Contains(rows.Words[place].Spelling)
+                || (
+                    school?.Find(rows.Words[place].Spelling) is { } changed && changed != rows.Words[place]
+                        ? taught.CanRead(changed)
+                        : taught.CanRead(own, place)
+                );
+        foreach (var i in sentences)
         {
-            if (Array.TrueForAll(rows.Tokens[i], t => readable[t]) && rows.Sentences[i].HasCapitalsRead(taught))
+            if (rows.Sentences[i].HasCapitalsRead(taught) && Array.TrueForAll(rows.Tokens[i], CanRead))
                 yield return Own(rows.Sentences[i]);
         }
     }
+
+    /// <summary>The places of the words that the school has otherwise.</summary>
+    private IEnumerable<int> Changed() =>
+        school is null
+            ? []
+            : rows
+                .Words.Index()
+                .Where(w => school.Find(w.Item.Spelling) is { } own && own != w.Item)
+                .Select(w => w.Index);
 
     private Sentence Own(Sentence sentence) => school is null ? sentence : sentence.With(school);
 
@@ -66,16 +95,19 @@ public sealed class SentenceBank
     private sealed class Rows
     {
         private readonly ConcurrentDictionary<bool, WordRows> byAccent = new();
+        private readonly Dictionary<Word, int> places;
 
         public Rows(ImmutableArray<Sentence> sentences)
         {
             Sentences = sentences;
             Words = [.. sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
-            Having = sentences
-                .SelectMany(s => s.Tokens.Select(t => t.Word).Distinct().Select(w => (w, s)))
-                .ToLookup(h => h.w, h => h.s);
-            var places = Words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
+            places = Words.Select((w, i) => (w, i)).ToDictionary(w => w.w, w => w.i);
             Tokens = [.. sentences.Select(s => s.Tokens.Select(t => places[t.Word]).ToArray())];
+            var having = Tokens
+                .Index()
+                .SelectMany(s => s.Item.Distinct().Select(w => (Word: w, Sentence: s.Index)))
+                .ToLookup(h => h.Word, h => h.Sentence);
+            SentencesOf = [.. Words.Select((_, w) => having[w].ToArray())];
         }
 
         public ImmutableArray<Sentence> Sentences { get; }
@@ -85,7 +117,10 @@ public sealed class SentenceBank
         /// <summary>For each sentence the places of its words among all of the bank.</summary>
         public ImmutableArray<int[]> Tokens { get; }
 
-        public ILookup<Word, Sentence> Having { get; }
+        /// <summary>For each word the places of the sentences that have it.</summary>
+        public ImmutableArray<int[]> SentencesOf { get; }
+
+        public int[] Having(Word word) => places.TryGetValue(word, out var place) ? SentencesOf[place] : [];
 
         public WordRows In(Accent accent) => byAccent.GetOrAdd(accent.SoundsR, _ => new WordRows(Words, accent));
     }
@@ -104,15 +139,8 @@ public sealed record Sentence(string Text, ImmutableArray<(string Written, Word 
     /// </summary>
     public bool HasCapital { get; } = Tokens.Any(t => char.IsUpper(t.Written[0]) && Plain(t.Written) != "i");
 
-    /// <summary>Two sentences that share so much of their words are one in other clothes.</summary>
-    private const double Alike = 0.6;
-
-    /// <summary>True where two sentences, each as its different words, are one in other clothes.</summary>
-    public static bool AreAlike(IReadOnlySet<string> one, IReadOnlySet<string> other)
-    {
-        var same = one.Count(other.Contains);
-        return same >= Alike * (one.Count + other.Count - same);
-    }
+    /// <summary>Its different words, by which it is compared with others.</summary>
+    public WordSet Words { get; } = new(Tokens.Select(t => t.Word.Spelling));
 
     /// <summary>True for a caption: it has neither capital letter nor full stop.</summary>
     public bool IsCaption => char.IsLower(Text[0]);

@@ -13,6 +13,13 @@ public sealed record ShortText(Sentence Name, ImmutableArray<Sentence> Sentences
 {
     public string Title => Name.Text;
 
+    /// <summary>The different words of its sentences.</summary>
+    public ImmutableArray<Word> Words { get; } =
+    [.. Sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct()];
+
+    /// <summary>How many different correspondences reading its sentences asks for.</summary>
+    public int Asks { get; } = Sentences.SelectMany(s => s.Asks).Distinct().Count();
+
     /// <summary>The title and the sentences.</summary>
     public IEnumerable<Sentence> All => Sentences.Prepend(Name);
 }
@@ -59,11 +66,7 @@ public sealed class TextBank
             .. Texts.Select(t =>
                 t.All.All(s => ReferenceEquals(s.With(lexicon), s))
                     ? t
-                    : t with
-                    {
-                        Name = t.Name.With(lexicon),
-                        Sentences = [.. t.Sentences.Select(s => s.With(lexicon))],
-                    }
+                    : new(t.Name.With(lexicon), [.. t.Sentences.Select(s => s.With(lexicon))], t.Questions)
             ),
         ]);
 

@@ -43,16 +43,18 @@ public sealed class CrosswordWords(
         Func<Sentence, bool>? mayBeClue = null
     )
     {
-        var missing = Missing(sentences.Readable(taught, tricky).Where(mayBeClue ?? (_ => true)));
+        var words = lexicon
+            .ForLessonsWhere(taught.Accent, taught.ReadableOf, taught.CanRead)
+            .Where(w => with?.Invoke(w) != false)
+            .OrderByDescending(w => w.IsKnown)
+            .ToList();
+        var missing = Missing(
+            sentences.Readable(taught, tricky).Where(mayBeClue ?? (_ => true)),
+            words.Where(w => !pictures.ContainsKey(w.Spelling)).Select(w => w.Spelling).ToHashSet()
+        );
         var found = ImmutableArray.CreateBuilder<CrosswordWord>();
-        foreach (
-            var word in lexicon
-                .ForLessonsWhere(taught.Accent, taught.ReadableOf, taught.CanRead)
-                .OrderByDescending(w => w.IsKnown)
-        )
+        foreach (var word in words)
         {
-            if (with?.Invoke(word) == false)
-                continue;
             if (CellsOf(word, cells) is not { Length: >= FewestCells } own || ClueOf(word, missing) is not { } clue)
                 continue;
             found.Add(new CrosswordWord(word.Spelling, own, clue));
@@ -66,16 +68,19 @@ public sealed class CrosswordWords(
             : missing.GetValueOrDefault(word.Spelling);
 
     /// <summary>
-    /// For each word the longest sentence that has it once, since it points best; no two words have the same text round
-    /// their gap.
+    /// For each wanted word the longest sentence that has it once, since it points best; no two words have the same
+    /// text round their gap.
     /// </summary>
-    private static Dictionary<string, CrosswordClue.MissingWord> Missing(IEnumerable<Sentence> readable)
+    private static Dictionary<string, CrosswordClue.MissingWord> Missing(
+        IEnumerable<Sentence> readable,
+        HashSet<string> wanted
+    )
     {
         var clues = new Dictionary<string, CrosswordClue.MissingWord>(StringComparer.Ordinal);
         var given = new HashSet<CrosswordClue.MissingWord>();
         foreach (
             var sentence in readable
-                .Where(s => s.Tokens.Length >= ShortestSentence)
+                .Where(s => s.Tokens.Length >= ShortestSentence && s.Tokens.Any(t => wanted.Contains(t.Word.Spelling)))
                 .OrderByDescending(s => s.Tokens.Length)
                 .ThenBy(s => s.Text, StringComparer.Ordinal)
         )
@@ -84,7 +89,8 @@ public sealed class CrosswordWords(
             {
                 var word = sentence.Tokens[i].Word;
                 if (
-                    clues.ContainsKey(word.Spelling)
+                    !wanted.Contains(word.Spelling)
+                    || clues.ContainsKey(word.Spelling)
                     || char.IsUpper(sentence.Tokens[i].Written[0])
                     || sentence.Tokens.Count(t => t.Word == word) > 1
                 )

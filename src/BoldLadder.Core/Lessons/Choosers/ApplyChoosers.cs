@@ -170,9 +170,9 @@ internal static class ApplyChoosers
             .Select(t =>
                 (
                     Text: t,
-                    Own: WordsOf(t).Count(work.IsOwn),
-                    Hits: WordsOf(t).Count(IsOfTheDay),
-                    Asked: t.Sentences.SelectMany(s => s.Asks).Distinct().Count(),
+                    Own: t.Words.Count(work.IsOwn),
+                    Hits: t.Words.Count(IsOfTheDay),
+                    Asked: t.Asks,
                     Ago: request.Memory.Texts.GetValueOrDefault(t.Title),
                     Draw: random.Fraction()
                 )
@@ -200,10 +200,6 @@ internal static class ApplyChoosers
             ]
         ));
     }
-
-    /// <summary>The different words of a text.</summary>
-    private static IEnumerable<Word> WordsOf(ShortText text) =>
-        text.Sentences.SelectMany(s => s.Tokens).Select(t => t.Word).Distinct();
 
     private static IEnumerable<Item> MakeCrossword(LessonWork work, string id, int count)
     {

@@ -13,7 +13,7 @@ internal static class BuildChoosers
 {
     private const int WordsInLine = 4;
     private const int MostNames = 2;
-    private const int NamesTried = 40;
+    private const int NamesTried = 24;
 
     /// <summary>A spelling that stands at a place in so few words of a hundred is not thought of there.</summary>
     private const int Thought = 4;
@@ -62,6 +62,9 @@ internal static class BuildChoosers
             !request.MadeUpInLessons
             || request.Today.Correspondences.IsEmpty
             || request.Before.Correspondences.Count < TeachChoosers.FirstWeeks
+            || !request.Today.Correspondences.Any(c =>
+                Enum.GetValues<Place>().Any(p => StandsAt(request, c, p) && !HasRival(request, c, p))
+            )
         )
             return [];
         var made = new MadeUpMaker(request.Lexicon, request.After).Make(
@@ -79,30 +82,26 @@ internal static class BuildChoosers
     /// True where the taught code allows one spelling: no other grapheme that was taught for one of its sounds stands
     /// at such a place in words. Source: docs/handbook.md, section 7 (Dictation).
     /// </summary>
-    private static bool HasOneSpelling(LessonRequest request, MadeUpWord made)
-    {
-        var accent = request.After.Accent;
-        var parts = made.Segmentation.Parts;
-        return !parts
-            .Select((p, i) => (Part: p, Place: Places.Of(i, parts.Length)))
-            .Any(at =>
-                request.After.Correspondences.Any(c =>
-                    c.Grapheme != at.Part.Grapheme
-                    && accent.Project(c) == accent.Project(at.Part)
-                    && StandsAt(c, at.Place)
-                )
-            );
+    private static bool HasOneSpelling(LessonRequest request, MadeUpWord made) =>
+        made.Segmentation.Parts is var parts
+        && !parts.Index().Any(p => HasRival(request, p.Item, Places.Of(p.Index, parts.Length)));
 
-        bool StandsAt(Correspondence one, Place place) =>
-            ItemMaker.Positions(one, request.Lexicon) is { } share
-            && Thought
-                <= place switch
-                {
-                    Place.Start => share.Start,
-                    Place.End => share.End,
-                    _ => share.Middle,
-                };
-    }
+    private static bool HasRival(LessonRequest request, Correspondence one, Place place) =>
+        request.After.Correspondences.Any(c =>
+            c.Grapheme != one.Grapheme
+            && request.After.Accent.Project(c) == request.After.Accent.Project(one)
+            && StandsAt(request, c, place)
+        );
+
+    private static bool StandsAt(LessonRequest request, Correspondence one, Place place) =>
+        ItemMaker.Positions(one, request.Lexicon) is { } share
+        && Thought
+            <= place switch
+            {
+                Place.Start => share.Start,
+                Place.End => share.End,
+                _ => share.Middle,
+            };
 
     /// <summary>
     /// Words with an ending, written in steps: the base first, then what happens where they meet, then the ending.

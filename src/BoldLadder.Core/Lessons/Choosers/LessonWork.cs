@@ -87,11 +87,21 @@ public sealed class LessonWork(LessonRequest request)
             ? plenty
             : Before;
 
-    /// <summary>Sentences of the bank that can be read after today's Teach.</summary>
+    /// <summary>
+    /// Sentences of the bank that can be read after today's Teach and have what the day is about: what is new, or on a
+    /// day with only a new tricky word that word; on a quiet day what it goes back to.
+    /// </summary>
     public IReadOnlyList<Sentence> Sentences =>
         sentences ??= [
-            .. request.Materials.Sentences.Readable(request.After, request.TrickyToday.ToHashSet()).Where(MayBeRead),
+            .. request
+                .Materials.Sentences.ReadableHaving(PlacesOfTargets, request.After, Tricky)
+                .Where(s => HitsIn(s) > 0 && MayBeRead(s)),
         ];
+
+    private IEnumerable<int> PlacesOfTargets(WordRows rows) =>
+        IsAboutWords
+            ? Usable.PlacesShowing(request.Today, rows)
+            : rows.Words.Index().Where(w => IsTarget(w.Item)).Select(w => w.Index);
 
     /// <summary>
     /// The shared set, easy to hard: at least two thirds have what is new today, the rest bring back what is due.
@@ -135,6 +145,16 @@ public sealed class LessonWork(LessonRequest request)
 
     /// <summary>Sentences that the lesson has, read or said: none comes twice.</summary>
     public ISet<string> Met { get; init; } = new HashSet<string>(StringComparer.Ordinal);
+
+    /// <summary>The different words of a sentence of the lesson.</summary>
+    public WordSet WordsOf(string sentence)
+    {
+        if (!wordsOf.TryGetValue(sentence, out var words))
+            wordsOf[sentence] = words = new WordSet(ReadByChildren.InSentence(sentence));
+        return words;
+    }
+
+    private readonly Dictionary<string, WordSet> wordsOf = new(StringComparer.Ordinal);
 
     /// <summary>What the lesson's cards have, as reference notations: a card comes once.</summary>
     public ISet<string> MetCards { get; init; } = new HashSet<string>(StringComparer.Ordinal);
@@ -181,7 +201,7 @@ public sealed class LessonWork(LessonRequest request)
     /// <summary>Sentences made for the day, when others are asked for than the bank has.</summary>
     public IEnumerable<Sentence> Made(string id) =>
         (SentencesToGo is null ? null : request.Materials.Maker)
-            ?.Make(CanBeRead, IsTarget, Stream($"{id}:made"))
+            ?.Make(CanBeRead, IsWorthASentence, Stream($"{id}:made"))
             .Take(MostMade)
             .Where(MayBeRead)
         ?? [];
@@ -189,7 +209,7 @@ public sealed class LessonWork(LessonRequest request)
     /// <summary>Sentences made with a list in them, each beginning another way: a cup, a pen and a hat.</summary>
     public IEnumerable<Sentence> MadeLists(string id) =>
         request
-            .Materials.Maker?.Make(CanBeRead, IsTarget, Stream($"{id}:lists"), lists: true)
+            .Materials.Maker?.Make(CanBeRead, IsWorthASentence, Stream($"{id}:lists"), lists: true)
             .Take(FewMade)
             .Where(MayBeRead)
             .DistinctBy(s => (s.Tokens[0].Word, s.Tokens[1].Word))
@@ -203,7 +223,14 @@ public sealed class LessonWork(LessonRequest request)
             .Where(MayBeRead)
         ?? [];
 
-    private bool CanBeRead(Word word) => request.After.CanRead(word) || request.TrickyToday.Contains(word.Spelling);
+    /// <summary>True for what a sentence is made for: a word of the day that is more than somebody's name.</summary>
+    private bool IsWorthASentence(Word word) => (word.Flags & WordFlags.Capital) == WordFlags.None && IsTarget(word);
+
+    private bool CanBeRead(Word word) => request.After.CanRead(word) || Tricky.Contains(word.Spelling);
+
+    private HashSet<string> Tricky => tricky ??= [.. request.TrickyToday];
+
+    private HashSet<string>? tricky;
 
     /// <summary>How many words of a sentence have what the day is about.</summary>
     public int HitsIn(Sentence sentence) => sentence.Tokens.Count(t => IsTarget(t.Word));
@@ -276,20 +303,13 @@ public sealed class LessonWork(LessonRequest request)
         return said;
     }
 
-    /// <summary>
-    /// Readable sentences with what the day is about, and in how many of their words: what is new, or on a day with
-    /// only a new tricky word that word; on a quiet day what it goes back to.
-    /// </summary>
+    /// <summary>The same sentences, and in how many of their words they have it.</summary>
     public IReadOnlyDictionary<string, int> OnTarget =>
-        onTarget ??= Sentences
-            .Select(s => (Sentence: s, Hits: HitsIn(s)))
-            .Where(s => s.Hits > 0)
-            .ToDictionary(s => s.Sentence.Text, s => s.Hits, StringComparer.Ordinal);
+        onTarget ??= Sentences.ToDictionary(s => s.Text, HitsIn, StringComparer.Ordinal);
 
-    private bool IsTarget(Word word) =>
-        request.Today.IsInWords || request.Today.Kind != RungKind.Lesson
-            ? IsOwn(word)
-            : request.Today.Tricky.Contains(word.Spelling);
+    private bool IsAboutWords => request.Today.IsInWords || request.Today.Kind != RungKind.Lesson;
+
+    private bool IsTarget(Word word) => IsAboutWords ? IsOwn(word) : request.Today.Tricky.Contains(word.Spelling);
 
     /// <summary>The words of a list that a teacher would pick; all of it where there are too few.</summary>
     public IReadOnlyList<Word> Picked(IReadOnlyList<Word> words) => ChosenLast.LeftOutOf(words, SetSize);

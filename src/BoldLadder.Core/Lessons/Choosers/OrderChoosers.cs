@@ -17,7 +17,8 @@ internal static class OrderChoosers
     private const int LongestToMend = 9;
     private const int Tries = 6;
 
-    private static readonly ImmutableArray<string> Points = ["statement", "question", "list"];
+    private const string List = "list";
+    private static readonly ImmutableArray<string> Points = ["statement", "question", List];
 
     public static ImmutableArray<Chooser> All { get; } =
     [new(ActivityKind.Unscramble, Unscramble), new(ActivityKind.MendSentence, Mend)];
@@ -65,12 +66,11 @@ internal static class OrderChoosers
             return [];
         var byPoint = SentenceChoice
             .Best(work, id, s => !s.IsCaption && s.Tokens.Length <= LongestToMend && PointOf(s) is not null)
-            .Concat(work.MadeLists(id).Where(s => PointOf(s) is not null && !work.Met.Contains(s.Text)).Take(count))
             .ToLookup(s => PointOf(s)!);
-        var point = work.Stream($"{id}:point").Shuffle(Points).Find(p => byPoint[p].Count() >= count)
+        // The first point that has enough: lists are made only when their turn comes.
+        var point = work.Stream($"{id}:point").Shuffle(Points).Find(p => Having(p).Count() == count)
             ?? Points.MaxBy(p => byPoint[p].Count())!;
-        return byPoint[point]
-            .Take(count)
+        return Having(point)
             .Select(s => new MendItem(
                 $"{id}:{s.Text}",
                 false,
@@ -79,6 +79,11 @@ internal static class OrderChoosers
                 point,
                 [SentenceChoice.Uses(work, s)]
             ));
+
+        IEnumerable<Sentence> Having(string asked) =>
+            byPoint[asked]
+                .Concat(asked == List ? work.MadeLists(id).Where(s => !work.Met.Contains(s.Text)) : [])
+                .Take(count);
     }
 
     /// <summary>What a sentence has that may be put right; null for one with other marks.</summary>
@@ -90,7 +95,7 @@ internal static class OrderChoosers
         if (text.EndsWith('?'))
             return text.Contains(',', StringComparison.Ordinal) ? null : "question";
         return !text.Contains(',', StringComparison.Ordinal) ? "statement"
-            : IsList(text) ? "list"
+            : IsList(text) ? List
             : null;
     }
 
@@ -124,10 +129,16 @@ internal static class OrderChoosers
         "come",
     ];
 
-    /// <summary>The sentence as somebody wrote it who forgot all marks; the pronoun I stays as it is.</summary>
-    private static string Bare(string text)
-    {
-        var plain = text.TrimEnd('.', '?').Replace(",", "", StringComparison.Ordinal);
-        return plain is ['I', ' ' or '’' or '\'', ..] ? plain : char.ToLowerInvariant(plain[0]) + plain[1..];
-    }
+    /// <summary>
+    /// The sentence as somebody wrote it who forgot all marks and capital letters, those of names too; the pronoun I
+    /// stays as it is.
+    /// </summary>
+    private static string Bare(string text) =>
+        string.Join(
+            ' ',
+            text.TrimEnd('.', '?')
+                .Replace(",", "", StringComparison.Ordinal)
+                .Split(' ')
+                .Select(w => w is "I" or ['I', '’' or '\'', ..] ? w : char.ToLowerInvariant(w[0]) + w[1..])
+        );
 }

@@ -261,7 +261,6 @@ internal static class ReadingChoosers
         return work
             .Sentences.Where(s => !work.Met.Contains(s.Text) && !s.IsCaption)
             .Select(s => (Sentence: s, Hits: work.OnTarget.GetValueOrDefault(s.Text)))
-            .Where(s => s.Hits > 0)
             .OrderByDescending(s => s.Hits)
             .ThenBy(s => s.Sentence.Tokens.Length)
             .ThenBy(s => s.Sentence.Text, StringComparer.Ordinal)

@@ -21,12 +21,7 @@ internal static class SentenceChoice
         var captions = work.Request.After.Correspondences.Count < CaptionsUntil;
         bool StillStands(Sentence sentence) => work.SentencesToGo?.Contains(sentence.Text) == true;
         var ofBank = work
-            .Sentences.Where(s =>
-                work.OnTarget.ContainsKey(s.Text)
-                && (captions || !s.IsCaption)
-                && !work.Met.Contains(s.Text)
-                && willDo(s)
-            )
+            .Sentences.Where(s => (captions || !s.IsCaption) && !work.Met.Contains(s.Text) && willDo(s))
             .Select(s => (Sentence: s, Worth: Worth(work, s, set) + (Weights.Luck * random.Fraction())))
             .OrderByDescending(s => !work.HasMetNewTricky && HasNewTricky(work, s.Sentence))
             .ThenByDescending(s => s.Worth)
@@ -36,7 +31,7 @@ internal static class SentenceChoice
             .Where(s => !StillStands(s))
             .Concat(work.Made(id).Where(s => !work.Met.Contains(s.Text) && willDo(s)))
             .Concat(ofBank.Where(StillStands))
-            .Unlike(work.Met, s => !work.HasMetNewTricky && HasNewTricky(work, s));
+            .Unlike(work.Met.Select(work.WordsOf), s => !work.HasMetNewTricky && HasNewTricky(work, s));
     }
 
     /// <summary>
@@ -45,20 +40,19 @@ internal static class SentenceChoice
     /// </summary>
     private static IEnumerable<Sentence> Unlike(
         this IEnumerable<Sentence> sentences,
-        IEnumerable<string> met,
+        IEnumerable<WordSet> met,
         Func<Sentence, bool> isNeeded
     )
     {
         var hasNeeded = false;
-        var before = met.Select(s => ReadByChildren.InSentence(s).ToHashSet()).ToList();
+        var before = met.ToList();
         foreach (var sentence in sentences)
         {
-            var words = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
             var needed = !hasNeeded && isNeeded(sentence);
-            if (before.Exists(b => Sentence.AreAlike(b, words)) && !needed)
+            if (before.Exists(sentence.Words.IsLike) && !needed)
                 continue;
             hasNeeded |= needed;
-            before.Add(words);
+            before.Add(sentence.Words);
             yield return sentence;
         }
     }

@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Text.RegularExpressions;
 using BoldLadder.Core.Randomness;
@@ -19,29 +20,45 @@ public sealed partial class SentenceMaker
     private readonly Dictionary<string, ImmutableArray<string>> classes = new(StringComparer.Ordinal);
     private readonly ImmutableArray<Frame> frames;
 
+    /// <summary>The words of classes and frames as they are written, each looked up once.</summary>
+    private readonly FrozenDictionary<string, Word> found;
+
     /// <exception cref="FormatException">A frame names a class that there is not, or a line can't be read.</exception>
     public SentenceMaker(IEnumerable<string> lines, Lexicon lexicon)
     {
         this.lexicon = lexicon;
-        var found = ImmutableArray.CreateBuilder<Frame>();
+        var read = ImmutableArray.CreateBuilder<Frame>();
         foreach (var line in lines.Where(l => l.Length > 0 && !l.StartsWith('#')))
         {
             if (line.Split(": ") is [var name, var words])
                 classes[name] = [.. words.Split(' ').Where(IsForLessons)];
             else
-                found.Add(new Frame(line));
+                read.Add(new Frame(line));
         }
-        frames = found.ToImmutable();
+        frames = read.ToImmutable();
         foreach (var name in frames.SelectMany(f => f.Slots).Select(s => s.Class).Distinct().ToList())
         {
             if (!classes.TryGetValue(name, out var words))
                 throw new FormatException($"data/sentences/maker.txt has a frame with {{{name}}}, and no such class.");
             classes[name + Plural] = [.. words.Select(PluralOf).OfType<string>()];
         }
+        found = LookedUp();
     }
 
-    private SentenceMaker(SentenceMaker shipped, Lexicon lexicon) =>
+    private SentenceMaker(SentenceMaker shipped, Lexicon lexicon)
+    {
         (this.lexicon, classes, frames) = (lexicon, shipped.classes, shipped.frames);
+        found = LookedUp();
+    }
+
+    private FrozenDictionary<string, Word> LookedUp() =>
+        classes
+            .Values.SelectMany(c => c)
+            .Concat(frames.SelectMany(f => f.Words))
+            .Distinct()
+            .Select(w => (Written: w, Word: Found(w)))
+            .Where(w => w.Word is not null)
+            .ToFrozenDictionary(w => w.Written, w => w.Word!, StringComparer.Ordinal);
 
     /// <summary>The same with the words as a school has them.</summary>
     public SentenceMaker With(Lexicon school) => new(this, school);
@@ -77,26 +94,28 @@ public sealed partial class SentenceMaker
         bool lists = false
     )
     {
-        var readable = classes.ToDictionary(
-            c => c.Key,
-            c => c.Value.Where(w => Found(w) is { } word && canRead(word)).ToList()
-        );
+        bool Reads(string written) => found.TryGetValue(written, out var word) && canRead(word);
+        var readable = new Dictionary<string, List<string>>(StringComparer.Ordinal);
+        List<string> Readable(Slot slot) =>
+            readable.TryGetValue(slot.Key, out var kept)
+                ? kept
+                : readable[slot.Key] = [.. classes[slot.Key].Where(Reads)];
         var usable = frames
             .Where(f => f.IsPhrase == phrases && (!lists || f.IsList))
-            .Where(f => f.Words.All(w => Found(w) is { } word && canRead(word)))
-            .Where(f => f.Slots.All(s => readable[s.Key].Count > 0))
+            .Where(f => f.Words.All(Reads) && f.Slots.All(s => Readable(s).Count > 0))
             .ToList();
+        var asked = readable.ToDictionary(r => r.Key, r => r.Value.Where(w => isWanted(found[w])).ToList());
         var wanted = usable
             .Select(f =>
                 (
                     Frame: f,
                     Words: f.Slots.Index()
                         .Where(s => !s.Item.IsSame)
-                        .SelectMany(s => readable[s.Item.Key].Where(w => isWanted(Found(w)!)).Select(w => (s.Index, w)))
+                        .SelectMany(s => asked[s.Item.Key].Select(w => (s.Index, w)))
                         .ToList()
                 )
             )
-            .Where(f => f.Words.Count > 0 || f.Frame.Words.Any(w => isWanted(Found(w)!)))
+            .Where(f => f.Words.Count > 0 || f.Frame.Words.Any(w => isWanted(found[w])))
             .ToList();
         var had = new HashSet<string>(StringComparer.Ordinal);
         for (var missed = 0; wanted.Count > 0 && missed < Patience; missed++)
