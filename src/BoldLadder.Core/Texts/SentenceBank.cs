@@ -49,7 +49,7 @@ public sealed class SentenceBank
         ReadableOf(Enumerable.Range(0, rows.Sentences.Length), taught, tricky);
 
     /// <summary>Those of them, in the same order, that have a word at one of some places.</summary>
-    /// <param name="places">The places among the words of the bank; a word that a school changed is looked at besides.</param>
+    /// <param name="places">Of words of the bank; a word that a school changed is looked at besides.</param>
     public IEnumerable<Sentence> ReadableHaving(
         Func<WordRows, IEnumerable<int>> places,
         Taught taught,
