@@ -19,6 +19,8 @@ internal static class SentenceChoice
         var random = work.Stream(id);
         var set = work.Set.ToHashSet();
         var captions = work.Request.After.Correspondences.Count < CaptionsUntil;
+        bool IsFree(Sentence sentence) =>
+            (captions || !sentence.IsCaption) && !work.Met.Contains(sentence.Text) && willDo(sentence);
         bool StillStands(Sentence sentence) => work.SentencesToGo?.Contains(sentence.Text) == true;
         var ofBank = work
             .Sentences.Where(s => (captions || !s.IsCaption) && !work.Met.Contains(s.Text) && willDo(s))
@@ -29,7 +31,7 @@ internal static class SentenceChoice
             .ToList();
         return ofBank
             .Where(s => !StillStands(s))
-            .Concat(work.Made(id).Where(s => !work.Met.Contains(s.Text) && willDo(s)))
+            .Concat(work.Made(id).Where(IsFree))
             .Concat(ofBank.Where(StillStands))
             .Unlike(work.Met.Select(work.WordsOf), s => !work.HasMetNewTricky && HasNewTricky(work, s));
     }

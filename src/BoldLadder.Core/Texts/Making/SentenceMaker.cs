@@ -40,7 +40,10 @@ public sealed partial class SentenceMaker
         {
             if (!classes.TryGetValue(name, out var words))
                 throw new FormatException($"data/sentences/maker.txt has a frame with {{{name}}}, and no such class.");
-            classes[name + Plural] = [.. words.Select(PluralOf).OfType<string>()];
+            classes[name + Plural] =
+            [
+                .. words.Except(classes.GetValueOrDefault(OddPlurals, [])).Select(PluralOf).OfType<string>(),
+            ];
         }
         found = LookedUp();
     }
@@ -64,6 +67,9 @@ public sealed partial class SentenceMaker
     public SentenceMaker With(Lexicon school) => new(this, school);
 
     private const string Plural = "+";
+
+    /// <summary>The class of words whose plural is none of adding letters: mouse, wolf.</summary>
+    private const string OddPlurals = "odd";
 
     /// <summary>The classes and their words, for whoever checks them.</summary>
     public IReadOnlyDictionary<string, ImmutableArray<string>> Classes => classes;
@@ -211,7 +217,8 @@ public sealed partial class SentenceMaker
 
         public bool IsPhrase { get; }
 
-        public bool IsList => line.Contains(',', StringComparison.Ordinal);
+        /// <summary>True where a slot follows a comma; Yes, the cat is here has none.</summary>
+        public bool IsList => line.Contains(", {", StringComparison.Ordinal);
 
         public ImmutableArray<Slot> Slots { get; }
 
