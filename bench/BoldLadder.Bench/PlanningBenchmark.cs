@@ -15,13 +15,16 @@ using Npgsql;
 namespace BoldLadder.Bench;
 
 /// <summary>
-/// Planning a lesson early and late on the ladder, beside one empty query to the database on the same machine.
+/// Planning a lesson early and late on the ladder, beside one empty query to the database on the same machine. Lessons
+/// are planned before: each takes other activities, and what plans them is compiled anew several times.
 /// </summary>
 public class PlanningBenchmark
 {
     private NpgsqlDataSource database = null!;
     private NpgsqlCommand query = null!;
     private NpgsqlConnection connection = null!;
+    private const int PlannedBefore = 200;
+
     private LessonRequest early = null!;
     private LessonRequest late = null!;
     private long seed;
@@ -41,6 +44,11 @@ public class PlanningBenchmark
         );
         var materials = ProjectFolders.Materials(lexicon);
         (early, late) = (Request(20), Request(110));
+        for (var i = 0; i < PlannedBefore; i++)
+        {
+            Early();
+            Late();
+        }
 
         LessonRequest Request(int rung) =>
             new(
