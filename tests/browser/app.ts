@@ -1,3 +1,4 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
@@ -30,6 +31,15 @@ export async function fromAccount(page: Page, item: string) {
 }
 
 const account = (page: Page) => page.locator('.top .dropdown-toggle');
+
+/** Nothing serious that axe finds on the page as it stands. */
+export async function expectAccessible(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`)).toEqual([]);
+}
 
 export async function openLesson(page: Page, group: string) {
   await page.goto('/');

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import type { Page } from '@playwright/test';
-import { expect, fromAccount, openLesson, signIn, test } from './app.js';
+import { expect, expectAccessible, fromAccount, openLesson, signIn, test } from './app.js';
 
 const freePort = () =>
   new Promise<number>((done) => {
@@ -175,6 +175,9 @@ test('sentences are put in order and mended, words built, told apart and hunted,
     there.push(kind);
   }
   expect(there).toEqual(expect.arrayContaining(['unscramble', 'mend-sentence', 'story-prompt']));
+  // Such a lesson is too long, and says so where it can be read.
+  await expect(page.getByText(/minutes? too long/)).toBeVisible();
+  await expectAccessible(page);
   const story = row('apply-story-prompt');
   await story.getByRole('button', { name: 'Change the list' }).click();
   await story.getByRole('button', { name: 'Take “where it is” off' }).click();
