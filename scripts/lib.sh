@@ -61,7 +61,7 @@ _restore() {
 # The published app in $RUN/app: front end first, since it is served from the app's wwwroot.
 publish_app() {
   [ -f "$RUN/app/BoldLadder.Web.dll" ] || rm -f "$RUN/publish.stamp"
-  once publish "$(fingerprint src web/src web/index.html web/vite.config.ts data/lexicon data/ladders data/sentences data/inventory data/templates data/pictures Directory.Build.props Directory.Packages.props package-lock.json)" _publish
+  once publish "$(fingerprint src web/src web/index.html web/vite.config.ts data/lexicon data/ladders data/sentences data/inventory data/templates data/pictures data/accounts text Directory.Build.props Directory.Packages.props package-lock.json)" _publish
 }
 _publish() {
   say "Building …"
@@ -145,10 +145,15 @@ _pg_start() {
 
 pg_answers() { "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$PG_PORT"; }
 
+# migrated DATABASE: the database has the newest tables.
+migrated() {
+  local newest; newest="$(cd "$ROOT/src/BoldLadder.Store/Migrations" && ls [0-9]*.cs | grep -v Designer | sort | tail -n 1)"
+  [ "$(pg_sql "$1" "select count(*) from \"__EFMigrationsHistory\" where migration_id = '${newest%.cs}'" 2>/dev/null || echo 0)" -gt 0 ]
+}
+
 # prepared: the database has the newest tables and the demo school, whose accounts are known; then nothing needs to be loaded.
 prepared() {
-  local newest; newest="$(cd "$ROOT/src/BoldLadder.Store/Migrations" && ls [0-9]*.cs | grep -v Designer | sort | tail -n 1)"
-  [ -f "$RUN/demo-accounts.tsv" ] && [ "$(pg_sql bold "select count(*) from users where is_demo and exists (select from \"__EFMigrationsHistory\" where migration_id = '${newest%.cs}')" 2>/dev/null || echo 0)" -gt 0 ]
+  [ -f "$RUN/demo-accounts.tsv" ] && migrated bold && [ "$(pg_sql bold "select count(*) from users where is_demo")" -gt 0 ]
 }
 
 # Another cluster may answer on the port: only one that takes our password is ours.

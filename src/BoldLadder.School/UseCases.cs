@@ -1,5 +1,6 @@
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
+using BoldLadder.School.People;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
@@ -16,6 +17,9 @@ public static class UseCases
         services.AddSingleton<LadderStudy>();
         services.AddSingleton<SchoolLayers>();
         services.AddScoped<SchoolScope>();
+        services.AddScoped<AccountLog>();
+        services.AddScoped<Accounts>();
+        services.AddScoped<SecondFactor>();
         services.AddScoped<LadderWork>();
         services.AddScoped<Drafts>();
         services.AddScoped<Standings>();

@@ -28,7 +28,7 @@ public sealed class AccountEvent
 
     public required DateTime At { get; init; }
 
-    /// <summary>signed-in, sign-in-failed, sign-in-refused, signed-out, signed-out-everywhere.</summary>
+    /// <summary>A code: signed-in, sign-in-failed, password-changed.</summary>
     public required string Action { get; init; }
 }
 
@@ -42,4 +42,33 @@ public sealed class SignInTries
 
     /// <summary>No further try is looked at before this.</summary>
     public required DateTime WaitsUntil { get; set; }
+}
+
+/// <summary>A one-time way for a person to choose another password: made by a lead, known by the hash of its code.</summary>
+public sealed class PasswordReset
+{
+    public required Guid Id { get; init; }
+
+    public required Guid UserId { get; init; }
+
+    public required byte[] CodeHash { get; init; }
+
+    public required Guid MadeBy { get; init; }
+
+    public required DateTime ExpiresAt { get; init; }
+
+    /// <summary>When it was used, or ended by a newer one.</summary>
+    public DateTime? EndedAt { get; set; }
+}
+
+/// <summary>The one-time way to make the first school of a server on which there is nobody yet.</summary>
+public sealed class FirstRun
+{
+    public required Guid Id { get; init; }
+
+    public required byte[] CodeHash { get; init; }
+
+    public required DateTime ExpiresAt { get; init; }
+
+    public DateTime? EndedAt { get; set; }
 }

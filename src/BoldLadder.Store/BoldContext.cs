@@ -74,6 +74,12 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options)
 
     public DbSet<SignInTries> SignInTries => Set<SignInTries>();
 
+    public DbSet<PasswordReset> PasswordResets => Set<PasswordReset>();
+
+    public DbSet<FirstRun> FirstRuns => Set<FirstRun>();
+
+    public DbSet<Invitation> Invitations => Set<Invitation>();
+
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     private (Guid User, Guid School)? unsaid;
@@ -111,6 +117,9 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options)
         builder.Entity<AccountEvent>().Property(e => e.Action).HasMaxLength(40);
         builder.Entity<AccountEvent>().HasIndex(e => new { e.UserId, e.At });
         builder.Entity<SignInTries>().ToTable("sign_in_tries").HasKey(t => t.Key);
+        builder.Entity<PasswordReset>().HasOne<User>().WithMany().HasForeignKey(r => r.UserId);
+        builder.Entity<PasswordReset>().HasIndex(r => r.CodeHash).IsUnique();
+        builder.Entity<FirstRun>().HasIndex(r => r.CodeHash).IsUnique();
 
         Owned<StoredSchool>(builder).HasKey(s => s.SchoolId);
         builder
@@ -133,6 +142,10 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options)
         Owned<Membership>(builder, school: true).HasKey(m => new { m.SchoolId, m.UserId });
         builder.Entity<Membership>().HasOne<User>().WithMany().HasForeignKey(m => m.UserId);
         builder.Entity<Membership>().Property(m => m.Role).HasConversion<string>().HasMaxLength(20);
+        builder.Entity<Membership>().Property(m => m.IsActive).HasDefaultValue(true).HasSentinel(true);
+        Owned<Invitation>(builder, school: true).HasKey(i => new { i.SchoolId, i.Id });
+        builder.Entity<Invitation>().Property(i => i.Role).HasConversion<string>().HasMaxLength(20);
+        builder.Entity<Invitation>().HasIndex(i => new { i.SchoolId, i.CodeHash }).IsUnique();
         Owned<Term>(builder, school: true).HasKey(t => new { t.SchoolId, t.Id });
         Owned<ClosedDay>(builder, school: true).HasKey(d => new { d.SchoolId, d.Date });
         Owned<AuditEntry>(builder, school: true).HasKey(a => new { a.SchoolId, a.Id });

@@ -35,7 +35,7 @@ public sealed record Entrance(
     {
         migration.Sql(
             """
-            create function look_in(person uuid, session uuid, school uuid)
+            create or replace function look_in(person uuid, session uuid, school uuid)
                 returns table (started_at timestamptz, seen_at timestamptz, security_stamp text,
                     lockout_end timestamptz, role text, time_zone text, stamp uuid)
                 language plpgsql stable security definer set search_path = public, pg_temp as $$
@@ -46,7 +46,7 @@ public sealed record Entrance(
                 from (select person as id) p
                 left join user_sessions e on e.id = session and e.user_id = p.id and e.ended_at is null
                 left join users u on u.id = e.user_id
-                left join memberships m on m.school_id = school and m.user_id = p.id
+                left join memberships m on m.school_id = school and m.user_id = p.id and m.is_active
                 left join schools s on s.school_id = m.school_id
                 left join school_states c on c.school_id = m.school_id;
             end

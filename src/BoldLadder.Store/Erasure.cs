@@ -13,7 +13,7 @@ public static class Erasure
     {
         migration.Sql(
             """
-            create function erase_child(child uuid) returns bigint
+            create or replace function erase_child(child uuid) returns bigint
                 language plpgsql security definer set search_path = public, pg_temp as $$
             declare
                 school uuid := nullif(current_setting('app.school_id', true), '')::uuid;
@@ -23,7 +23,8 @@ public static class Erasure
                 erased bigint := 0;
             begin
                 if not exists (
-                    select 1 from memberships where school_id = school and user_id = person and role = 'Lead'
+                    select 1 from memberships
+                    where school_id = school and user_id = person and role = 'Lead' and is_active
                 ) then
                     raise exception 'Only a lead of the school erases a child.'
                         using errcode = 'insufficient_privilege';

@@ -124,6 +124,10 @@ public sealed class Group : ISchoolOwned
 
     /// <summary>Words that are not to come in this group's lessons: no reason is kept.</summary>
     public string[] Avoid { get; set; } = [];
+
+    /// <summary>The first day on which it is no group any more; what it was taught stays readable. Null while it
+    /// goes on.</summary>
+    public DateOnly? EndedOn { get; set; }
 }
 
 /// <summary>A group given to a teacher.</summary>

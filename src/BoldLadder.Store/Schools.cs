@@ -9,6 +9,11 @@ public sealed class User : IdentityUser<Guid>
     public required string DisplayName { get; set; }
 
     /// <summary>
+    /// A hash of the code of the second factor that was used last, which does not open the door again; null for none.
+    /// </summary>
+    public byte[]? UsedCode { get; set; }
+
+    /// <summary>
     /// True for an account of the demo school: the app refuses to serve beyond loopback while one exists.
     /// </summary>
     public bool IsDemo { get; set; }
@@ -95,8 +100,24 @@ public enum Role
     /// <summary>Sees and does everything in the school.</summary>
     Lead,
 
-    /// <summary>Sees the ladder, and the groups given to them.</summary>
+    /// <summary>Sees the ladder, and the groups given to them, whose lessons they plan and change.</summary>
     Teacher,
+
+    /// <summary>Sees and teaches the lessons of the groups given to them, and changes nothing.</summary>
+    Helper,
+
+    /// <summary>Sees all groups and what is reported of them, and changes nothing.</summary>
+    Head,
+}
+
+/// <summary>What a role may, where rooms ask for the same.</summary>
+public static class Roles
+{
+    /// <summary>True for who sees every group; others see those given to them.</summary>
+    public static bool SeesAllGroups(this Role role) => role is Role.Lead or Role.Head;
+
+    /// <summary>True for who changes something; others only look.</summary>
+    public static bool Changes(this Role role) => role is Role.Lead or Role.Teacher;
 }
 
 /// <summary>A person's role in a school.</summary>
@@ -107,6 +128,9 @@ public sealed class Membership : ISchoolOwned
     public required Guid UserId { get; init; }
 
     public required Role Role { get; set; }
+
+    /// <summary>False for who belongs here no more: they see nothing, and what they did keeps their name.</summary>
+    public bool IsActive { get; set; } = true;
 }
 
 /// <summary>A run of weeks in which the school is open.</summary>

@@ -8,6 +8,7 @@ using BoldLadder.Web.Facts;
 using BoldLadder.Web.Groups;
 using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;
+using BoldLadder.Web.People;
 using BoldLadder.Web.Schools;
 using BoldLadder.Web.Session;
 using BoldLadder.Web.Setup;
@@ -73,6 +74,8 @@ var api = app.MapGroup("/api")
     .ProducesProblem(StatusCodes.Status400BadRequest);
 api.MapSession();
 api.MapCover();
+api.MapJoining();
+api.MapAccount();
 api.MapFacts();
 var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>().WithMetadata(SchoolDoor.Here);
 school.MapLadders();
@@ -86,6 +89,7 @@ school.MapTemplates();
 school.MapWeeks();
 school.MapCoverPasses();
 school.MapAudit();
+school.MapPeople();
 
 app.MapHealth();
 app.MapBare();
@@ -97,6 +101,7 @@ if (!isDocumentRun)
 {
     app.Services.GetRequiredService<WordData>();
     await demoGuard.Look(app.Services);
+    await FirstRunNotice.Print(app);
     if (app.Environment.IsProduction())
         app.Lifetime.ApplicationStarted.Register(() =>
             _ = Task.Run(() =>

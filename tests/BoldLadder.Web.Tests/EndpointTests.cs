@@ -3,6 +3,7 @@ using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
 using Microsoft.AspNetCore.Routing.Patterns;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using Xunit;
 
@@ -19,6 +20,10 @@ public sealed class EndpointTests : IAsyncLifetime
         "POST /api/session",
         "POST /api/cover",
         "GET /api/facts",
+        "POST /api/first-run",
+        "POST /api/joining/look",
+        "POST /api/joining",
+        "POST /api/resets",
     ];
 
     private readonly Operations operations = new();
@@ -103,6 +108,7 @@ public sealed class EndpointTests : IAsyncLifetime
                                 "word" => "ship",
                                 "day" => "new",
                                 "minutes" => "20",
+                                "userId" or "invitationId" or "sessionId" => Guid.Empty.ToString(),
                                 _ => throw new InvalidOperationException(
                                     $"Say in this test what to put for {{{parameter.Name}}}."
                                 ),
@@ -205,6 +211,65 @@ public sealed class EndpointTests : IAsyncLifetime
             HttpStatusCode.Forbidden
         );
     }
+
+    /// <summary>Who only looks is refused every change, whatever is in it, and planned lessons are shown.</summary>
+    [Theory]
+    [InlineData("helper")]
+    [InlineData("head")]
+    public async Task A_helper_and_a_head_change_nothing_and_see_what_is_theirs(string who)
+    {
+        var lead = await school.As("lead");
+        var otters = (await lead.Open(school.Otters, TestSchool.Today)).Id;
+        lesson = (await lead.Open(school.Kestrels, TestSchool.Today)).Id;
+        var before = await Rows();
+        var reader = await school.As(who);
+        foreach (var target in Targets().Where(t => t.Method != HttpMethod.Get && t.InSchool))
+        {
+            var answer = await reader.Send(target.Method, target.Path, Body(target), version: 1);
+            if (target.Method == HttpMethod.Put && target.Path.Contains("/lessons/", StringComparison.Ordinal))
+            {
+                // A lesson that was planned is opened by a head, and not of another group by a helper.
+                Assert.Equal(who == "head" ? HttpStatusCode.OK : HttpStatusCode.NotFound, answer.StatusCode);
+                continue;
+            }
+            var problem = await TestClient.Problem(answer, HttpStatusCode.Forbidden);
+            Assert.Equal("bold:reader-only", problem.GetProperty("type").GetString());
+        }
+        Assert.Equal(before, await Rows());
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await reader.Send(HttpMethod.Get, $"/api/schools/{school.School}/lessons/{otters}")).StatusCode
+        );
+        Assert.Equal(
+            who == "head" ? HttpStatusCode.OK : HttpStatusCode.NotFound,
+            (await reader.Send(HttpMethod.Get, $"/api/schools/{school.School}/lessons/{lesson}")).StatusCode
+        );
+        // A day that nobody planned stays so.
+        var unplanned = await reader.Send(
+            HttpMethod.Put,
+            $"/api/schools/{school.School}/groups/{school.Otters}/lessons/{TestSchool.Today.AddDays(1):yyyy-MM-dd}"
+        );
+        Assert.Equal(
+            "bold:reader-only",
+            (await TestClient.Problem(unplanned, HttpStatusCode.Forbidden)).GetProperty("type").GetString()
+        );
+        foreach (var path in new[] { "people", "audit" })
+            await TestClient.Problem(
+                await reader.Send(HttpMethod.Get, $"/api/schools/{school.School}/{path}"),
+                HttpStatusCode.Forbidden
+            );
+    }
+
+    /// <summary>How many rows each table has that a change would add to.</summary>
+    private Task<(int, int, int, int)> Rows() =>
+        school.AsOwner(async s =>
+            (
+                await s.Audit.CountAsync(),
+                await s.Lessons.CountAsync(),
+                await s.LessonChanges.CountAsync(),
+                await s.Invitations.CountAsync()
+            )
+        );
 
     [Theory]
     [InlineData("{")]

@@ -73,11 +73,18 @@ public sealed class TestSchool : IAsyncDisposable
 
     public static async Task<TestSchool> Open()
     {
+        var school = await OpenEmpty();
+        await school.Fill();
+        return school;
+    }
+
+    /// <summary>A database in which there is nobody yet.</summary>
+    public static async Task<TestSchool> OpenEmpty()
+    {
         await MakeTemplate();
         var school = new TestSchool($"bold_test_{Guid.NewGuid():N}");
         await Sql("postgres", $"create database {school.database} template {Template} strategy file_copy");
         school.Serve();
-        await school.Fill();
         return school;
     }
 
@@ -113,7 +120,10 @@ public sealed class TestSchool : IAsyncDisposable
         });
     }
 
-    /// <summary>A client that is signed in as lead@, deputy@ (a lead too), teacher@ or other@, or as nobody.</summary>
+    /// <summary>
+    /// A client that is signed in as lead@, deputy@ (a lead too), teacher@ or helper@ (of the Otters), head@ or other@,
+    /// or as nobody.
+    /// </summary>
     public async Task<TestClient> As(string? who)
     {
         var client = new TestClient(
@@ -276,6 +286,18 @@ public sealed class TestSchool : IAsyncDisposable
                 Role = Role.Lead,
             }
         );
+        var helper = await Person(users, "helper");
+        foreach (var (person, role) in new[] { (helper, Role.Helper), (await Person(users, "head"), Role.Head) })
+        {
+            store.Memberships.Add(
+                new Membership
+                {
+                    SchoolId = School,
+                    UserId = person,
+                    Role = role,
+                }
+            );
+        }
         store.Memberships.Add(
             new Membership
             {
@@ -319,13 +341,13 @@ public sealed class TestSchool : IAsyncDisposable
                 }
             );
         }
-        store.GroupTeachers.Add(
-            new GroupTeacher
+        store.GroupTeachers.AddRange(
+            new[] { teacher, helper }.Select(person => new GroupTeacher
             {
                 SchoolId = School,
                 GroupId = Otters,
-                UserId = teacher,
-            }
+                UserId = person,
+            })
         );
         // Otters have been taught twelve rungs, on the teaching days before today.
         for (var i = 0; i < 12; i++)

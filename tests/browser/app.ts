@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
 
 export { expect };
 
@@ -31,6 +32,15 @@ export async function fromAccount(page: Page, item: string) {
 }
 
 const account = (page: Page) => page.locator('.top .dropdown-toggle');
+
+/** A port that is free just now, for a server of a test's own. */
+export const freePort = () =>
+  new Promise<number>((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => done(port));
+    });
+  });
 
 /** Nothing serious that axe finds on the page as it stands. */
 export async function expectAccessible(page: Page) {

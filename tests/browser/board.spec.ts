@@ -1,15 +1,6 @@
 import { spawn } from 'node:child_process';
-import { createServer, type AddressInfo } from 'node:net';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, fromAccount, openLesson, signIn, test } from './app.js';
-
-const freePort = () =>
-  new Promise<number>((done) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => done(port));
-    });
-  });
+import { expect, expectAccessible, freePort, fromAccount, openLesson, signIn, test } from './app.js';
 
 test.describe('with a server of its own', () => {
   test.use({ expectedErrors: [/ERR_CONNECTION_REFUSED/] });

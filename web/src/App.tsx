@@ -10,19 +10,24 @@ const page = <K extends string>(name: K, fetch: () => Promise<Record<K, Componen
   lazy(async () => ({ default: (await fetch())[name] }));
 
 const AboutPage = page('AboutPage', () => import('./shell/AboutPage'));
+const AccountPage = page('AccountPage', () => import('./people/AccountPage'));
 const AuditPage = page('AuditPage', () => import('./audit/AuditPage'));
 const BoardPage = page('BoardPage', () => import('./board/BoardPage'));
 const CalendarPage = page('CalendarPage', () => import('./calendar/CalendarPage'));
 const CoverPage = page('CoverPage', () => import('./cover/CoverPage'));
 const GatherPage = page('GatherPage', () => import('./gather/GatherPage'));
 const GroupsPage = page('GroupsPage', () => import('./groups/GroupsPage'));
+const JoinPage = page('JoinPage', () => import('./people/JoinPage'));
 const LadderPage = page('LadderPage', () => import('./ladder/LadderPage'));
 const LessonPage = page('LessonPage', () => import('./lesson/LessonPage'));
 const LessonPrint = page('LessonPrint', () => import('./lesson/LessonPrint'));
 const MatPage = page('MatPage', () => import('./mat/MatPage'));
+const PeoplePage = page('PeoplePage', () => import('./people/PeoplePage'));
+const ResetPage = page('ResetPage', () => import('./people/ResetPage'));
 const StylePage = page('StylePage', () => import('./style/StylePage'));
 const TemplatesPage = page('TemplatesPage', () => import('./templates/TemplatesPage'));
 const WeekPage = page('WeekPage', () => import('./week/WeekPage'));
+const WelcomePage = page('WelcomePage', () => import('./people/WelcomePage'));
 const WordsPage = page('WordsPage', () => import('./explorer/WordsPage'));
 
 export function App() {
@@ -30,6 +35,9 @@ export function App() {
     <Suspense fallback={<Loading />}>
       <Routes>
         <Route path="/cover" element={<CoverPage />} />
+        <Route path="/welcome" element={<WelcomePage />} />
+        <Route path="/join" element={<JoinPage />} />
+        <Route path="/reset" element={<ResetPage />} />
         <Route element={<RequireSession />}>
           <Route path="/groups/:groupId/lessons/:date/board" element={<BoardPage />} />
           <Route element={<Shell />}>
@@ -47,6 +55,8 @@ export function App() {
             <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
             <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />
             <Route path="/audit" element={<AuditPage />} />
+            <Route path="/people" element={<PeoplePage />} />
+            <Route path="/account" element={<AccountPage />} />
             <Route path="/about" element={<AboutPage />} />
             <Route path="*" element={<NoPage />} />
           </Route>

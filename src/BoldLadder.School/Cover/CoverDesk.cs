@@ -1,6 +1,5 @@
-using System.Security.Cryptography;
-using System.Text;
 using BoldLadder.Core.Lessons;
+using BoldLadder.School.People;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Style;
@@ -34,8 +33,6 @@ public sealed record CoverView(
 /// </summary>
 public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
 {
-    private const int CodeLetters = 20;
-
     public async Task<Answer<CoverPassView>> Give(Guid lessonId)
     {
         if (await Find(lessonId) is not { } lesson)
@@ -45,7 +42,7 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
         // One link opens a lesson: a new one ends the one before.
         await scope.Lock(lesson.GroupId);
         await EndAll(lessonId);
-        var code = RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", CodeLetters);
+        var code = OneTimeCode.Make();
         scope.Store.CoverPasses.Add(
             new CoverPass
             {
@@ -54,14 +51,14 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
                 GroupId = lesson.GroupId,
                 LessonId = lessonId,
                 Date = lesson.Date,
-                CodeHash = Hash(code),
+                CodeHash = OneTimeCode.Hash(code),
                 MadeBy = scope.UserId,
                 MadeAt = scope.UtcNow,
             }
         );
         scope.Audit("cover-given", lesson.GroupId);
         await scope.Save();
-        return new CoverPassView($"{scope.School.SchoolId:N}.{code}", lesson.Date);
+        return new CoverPassView(OneTimeCode.Key(scope.School.SchoolId, code), lesson.Date);
     }
 
     public async Task<Answer<Done>> End(Guid lessonId)
@@ -92,8 +89,11 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
 
     /// <summary>Whoever gave cover must still be able to: a pass is no wider than its giver's role.</summary>
     private async Task<bool> MayStillGive(CoverPass pass) =>
-        await scope.Store.Memberships.AsNoTracking().SingleOrDefaultAsync(m => m.UserId == pass.MadeBy, scope.Stop)
+        await scope
+            .Store.Memberships.AsNoTracking()
+            .SingleOrDefaultAsync(m => m.UserId == pass.MadeBy && m.IsActive, scope.Stop)
             is { } giver
+        && giver.Role.Changes()
         && (
             giver.Role == Role.Lead
             || await scope.Store.GroupTeachers.AnyAsync(
@@ -105,12 +105,11 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
     /// <summary>The lesson, on its day only; every wrong key gets the same answer.</summary>
     public async Task<Answer<CoverView>> Open(CoverRequest request, CancellationToken stop)
     {
-        var cut = request.Key.Split('.');
-        if (cut.Length != 2 || cut[1].Length != CodeLetters || !Guid.TryParseExact(cut[0], "N", out var schoolId))
+        if (!OneTimeCode.TryRead(request.Key, out var schoolId, out var code))
             return Over;
-        if (!await scope.OpenForCover(schoolId, stop))
+        if (!await scope.OpenForGuest(schoolId, stop))
             return Over;
-        var hash = Hash(cut[1]);
+        var hash = OneTimeCode.Hash(code);
         var pass = await scope
             .Store.CoverPasses.AsNoTracking()
             .SingleOrDefaultAsync(p => p.CodeHash == hash, scope.Stop);
@@ -145,6 +144,4 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
     }
 
     private static readonly Refusal Over = Refusal.NotAllowed("cover-over");
-
-    private static byte[] Hash(string code) => SHA256.HashData(Encoding.UTF8.GetBytes(code));
 }

@@ -35,6 +35,8 @@ public sealed class LessonDesk(
         // Most often it is there already, and nobody has to wait for anyone.
         if (await Shown(groupId, date) is { } there)
             return await reading.View(there, day);
+        if (scope.ReaderOnly() is not null)
+            return Refusal.NotAllowed("reader-only").About("lesson");
         await scope.Lock(groupId);
         if (await OfDay(groupId, date) is { } stored)
             return await reading.View(stored, day);

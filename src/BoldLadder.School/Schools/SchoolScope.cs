@@ -65,10 +65,10 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     }
 
     /// <summary>
-    /// Opens the school for who has no account: a cover adult, whose pass is looked at next. False when there is no
-    /// such school.
+    /// Opens the school for who has no account here: a cover adult, or who comes by a link, whose pass is looked at
+    /// next. False when there is no such school.
     /// </summary>
-    public async Task<bool> OpenForCover(Guid schoolId, CancellationToken stop)
+    public async Task<bool> OpenForGuest(Guid schoolId, CancellationToken stop)
     {
         await Begin(stop);
         store.EnterSchool(Guid.Empty, schoolId);
@@ -87,7 +87,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     {
         store.EnterSchool(userId, schoolId);
         var found = await store
-            .Memberships.Where(m => m.UserId == userId)
+            .Memberships.Where(m => m.UserId == userId && m.IsActive)
             .Join(store.Schools, m => m.SchoolId, s => s.SchoolId, (m, s) => new { m.Role, School = s })
             .AsNoTracking()
             .SingleOrDefaultAsync(Stop);
@@ -135,11 +135,18 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     /// <summary>Reads the settings again: after waiting for a lock, or after a change, they may be others.</summary>
     public async Task Refresh() => await Fill(await store.Schools.AsNoTracking().SingleAsync(Stop));
 
-    /// <summary>The groups this person may see: all for a lead, their own for a teacher.</summary>
-    public IQueryable<Group> Groups =>
-        Role == Role.Lead
-            ? store.Groups
-            : store.Groups.Where(g => store.GroupTeachers.Any(t => t.GroupId == g.Id && t.UserId == UserId));
+    /// <summary>The groups this person may see: all for a lead and a head, their own for others.</summary>
+    public IQueryable<Group> Groups
+    {
+        get
+        {
+            var today = Today;
+            var going = store.Groups.Where(g => g.EndedOn == null || g.EndedOn > today);
+            return Role.SeesAllGroups()
+                ? going
+                : going.Where(g => store.GroupTeachers.Any(t => t.GroupId == g.Id && t.UserId == UserId));
+        }
+    }
 
     /// <summary>The lessons of days: what a group does beside them is not among them.</summary>
     public IQueryable<StoredLesson> DailyLessons => store.Lessons.Where(l => l.Kind == SessionKind.Lesson);
@@ -265,13 +272,19 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
         return store.SaveChangesAsync(Stop);
     }
 
-    public void Audit(string action, Guid subject) =>
+    /// <summary>Why nothing is changed by who asks; null for who may change something.</summary>
+    public Refusal? ReaderOnly() => Role.Changes() ? null : Refusal.NotAllowed("reader-only");
+
+    public void Audit(string action, Guid subject) => AuditAs(UserId, action, subject);
+
+    /// <summary>The same for who came in while it was done.</summary>
+    public void AuditAs(Guid person, string action, Guid subject) =>
         store.Audit.Add(
             new AuditEntry
             {
                 SchoolId = School.SchoolId,
                 Id = Guid.CreateVersion7(),
-                UserId = UserId,
+                UserId = person,
                 At = UtcNow,
                 Action = action,
                 Subject = subject,

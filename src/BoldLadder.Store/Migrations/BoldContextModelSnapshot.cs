@@ -159,6 +159,36 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("cover_passes", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.FirstRun", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<byte[]>("CodeHash")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("code_hash");
+
+                    b.Property<DateTime?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<DateTime>("ExpiresAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("expires_at");
+
+                    b.HasKey("Id")
+                        .HasName("pk_first_runs");
+
+                    b.HasIndex("CodeHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_first_runs_code_hash");
+
+                    b.ToTable("first_runs", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.Group", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -175,6 +205,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("text[]")
                         .HasColumnName("avoid")
                         .HasDefaultValueSql("'{}'");
+
+                    b.Property<DateOnly?>("EndedOn")
+                        .HasColumnType("date")
+                        .HasColumnName("ended_on");
 
                     b.Property<Guid>("LadderId")
                         .HasColumnType("uuid")
@@ -257,6 +291,67 @@ namespace BoldLadder.Store.Migrations
                         .HasDatabaseName("ix_group_teachers_school_id_user_id");
 
                     b.ToTable("group_teachers", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.Invitation", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<byte[]>("CodeHash")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("code_hash");
+
+                    b.Property<DateTime?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<DateTime>("ExpiresAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("expires_at");
+
+                    b.Property<string>("For")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("for");
+
+                    b.PrimitiveCollection<Guid[]>("Groups")
+                        .IsRequired()
+                        .HasColumnType("uuid[]")
+                        .HasColumnName("groups");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<Guid>("MadeBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by");
+
+                    b.Property<string>("Role")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("role");
+
+                    b.Property<Guid?>("UsedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("used_by");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_invitations");
+
+                    b.HasIndex("SchoolId", "CodeHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_invitations_school_id_code_hash");
+
+                    b.ToTable("invitations", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.LadderChange", b =>
@@ -460,6 +555,12 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("user_id");
 
+                    b.Property<bool>("IsActive")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("boolean")
+                        .HasDefaultValue(true)
+                        .HasColumnName("is_active");
+
                     b.Property<string>("Role")
                         .IsRequired()
                         .HasMaxLength(20)
@@ -473,6 +574,47 @@ namespace BoldLadder.Store.Migrations
                         .HasDatabaseName("ix_memberships_user_id");
 
                     b.ToTable("memberships", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.PasswordReset", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<byte[]>("CodeHash")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("code_hash");
+
+                    b.Property<DateTime?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<DateTime>("ExpiresAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("expires_at");
+
+                    b.Property<Guid>("MadeBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by");
+
+                    b.Property<Guid>("UserId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_password_resets");
+
+                    b.HasIndex("CodeHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_password_resets_code_hash");
+
+                    b.HasIndex("UserId")
+                        .HasDatabaseName("ix_password_resets_user_id");
+
+                    b.ToTable("password_resets", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.SchoolCheckpoint", b =>
@@ -1017,6 +1159,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("two_factor_enabled");
 
+                    b.Property<byte[]>("UsedCode")
+                        .HasColumnType("bytea")
+                        .HasColumnName("used_code");
+
                     b.Property<string>("UserName")
                         .HasMaxLength(256)
                         .HasColumnType("character varying(256)")
@@ -1245,6 +1391,16 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_group_teachers_memberships_school_id_user_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.Invitation", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_invitations_schools_school_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.LadderChange", b =>
                 {
                     b.HasOne("BoldLadder.Store.SchoolLadder", null)
@@ -1310,6 +1466,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_memberships_users_user_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.PasswordReset", b =>
+                {
+                    b.HasOne("BoldLadder.Store.User", null)
+                        .WithMany()
+                        .HasForeignKey("UserId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_password_resets_users_user_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.SchoolCheckpoint", b =>

@@ -16,7 +16,7 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.Web.Demo;
 
 /// <summary>
-/// Fernhollow Primary, invented: two leads, two teachers, three groups at different places on one ladder, and a
+/// Fernhollow Primary, invented: two leads, two teachers, a helper, a head, three groups at different places on one ladder, and a
 /// calendar laid around the day it is loaded: some weeks behind it are taught lesson by lesson, two ahead are planned.
 /// </summary>
 public sealed class DemoSchool(
@@ -70,6 +70,8 @@ public sealed class DemoSchool(
         var teacher = await Person("Tom Ridley", "tom@fernhollow.example", Role.Teacher);
         var second = await Person("Lena Hartwig", "lena@fernhollow.example", Role.Teacher);
         var deputy = await Person("Iris Calder", "iris@fernhollow.example", Role.Lead);
+        var helper = await Person("Sol Whitlock", "sol@fernhollow.example", Role.Helper);
+        var head = await Person("Gwen Abara", "gwen@fernhollow.example", Role.Head);
         var calendar = AddCalendar(clock.Today(TimeZone));
 
         var ladder = new SchoolLadder
@@ -112,6 +114,15 @@ public sealed class DemoSchool(
                     UserId = name == "Otters" ? teacher.Id : second.Id,
                 }
             );
+            if (name == "Otters")
+                store.GroupTeachers.Add(
+                    new GroupTeacher
+                    {
+                        SchoolId = school,
+                        GroupId = group.Id,
+                        UserId = helper.Id,
+                    }
+                );
             var first = SchoolWeekday.Monday(clock.Today(TimeZone)).AddDays(-SchoolWeekday.DaysInWeek * WeeksTaught);
             AddHistory(
                 group,
@@ -135,6 +146,8 @@ public sealed class DemoSchool(
                 ("teacher of Otters", teacher),
                 ("teacher of Kestrels and Badgers", second),
                 ("second phonics lead", deputy),
+                ("helper with Otters", helper),
+                ("head", head),
             ]
         );
         await transaction.CommitAsync();

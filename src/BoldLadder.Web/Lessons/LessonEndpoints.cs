@@ -1,5 +1,6 @@
 using BoldLadder.Core.Lessons;
 using BoldLadder.School.Lessons;
+using BoldLadder.Web.Schools;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 
@@ -14,6 +15,7 @@ public static class LessonEndpoints
             .MapPut("/groups/{groupId:guid}/lessons/{date}", (Guid groupId, DateOnly date, LessonDesk desk) =>
                 desk.Open(groupId, date).Http()
             )
+            .WithMetadata(ReadersToo.It)
             .WithName("openLesson");
         school
             .MapGet("/groups/{groupId:guid}/lessons/{date}", (Guid groupId, DateOnly date, LessonDesk desk) =>

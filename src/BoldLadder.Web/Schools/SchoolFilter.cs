@@ -51,6 +51,13 @@ public sealed class SchoolFilter(SchoolScope scope, BoldContext store, Sessions 
         if (!await scope.Open(user, school, context.HttpContext.RequestAborted))
             return Problem.Of(Refused.UnknownSchool);
         CultureInfo.CurrentUICulture = CultureInfo.GetCultureInfo(scope.School.Language);
+        var http = context.HttpContext;
+        if (
+            !HttpMethods.IsGet(http.Request.Method)
+            && http.GetEndpoint()?.Metadata.GetMetadata<ReadersToo>() is null
+            && scope.ReaderOnly() is { } looksOnly
+        )
+            return Problem.Of(looksOnly);
         var result = await next(context);
         var answer = result is INestedHttpResult nested ? nested.Result : result;
         if (answer is IStatusCodeHttpResult { StatusCode: >= 400 })
@@ -64,6 +71,15 @@ public sealed class SchoolFilter(SchoolScope scope, BoldContext store, Sessions 
 public sealed class SchoolDoor
 {
     public static readonly SchoolDoor Here = new();
+}
+
+/// <summary>
+/// Marks an endpoint that changes nothing for who only looks, though it could for others; every other change is refused
+/// to them before it is asked.
+/// </summary>
+public sealed class ReadersToo
+{
+    public static readonly ReadersToo It = new();
 }
 
 /// <summary>Marks an endpoint whose answer shows more than rows of the school: it is asked anew each time.</summary>

@@ -1,16 +1,15 @@
 using System.Globalization;
 using System.Security.Claims;
-using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
-using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Session;
 
-public sealed record SignInRequest(string Email, string Password);
+/// <param name="Code">Of the second factor, once it was asked for.</param>
+public sealed record SignInRequest(string Email, string Password, string? Code = null);
 
 /// <summary>Who is signed in, and where.</summary>
 public sealed record SessionView(string Name, IReadOnlyList<SessionSchool> Schools);
@@ -64,8 +63,6 @@ public static class SessionEndpoints
         SignIn door,
         Sessions sessions,
         SignInManager<User> cookie,
-        BoldContext store,
-        Clock clock,
         HttpContext context
     )
     {
@@ -78,9 +75,10 @@ public static class SessionEndpoints
         {
             return Problem.Of(StatusCodes.Status400BadRequest, "sign-in-incomplete");
         }
-        var (user, wait) = await door.Try(
+        var (user, wait, needsCode) = await door.Try(
             request.Email,
             request.Password,
+            request.Code,
             context.Connection.RemoteIpAddress?.ToString() ?? ""
         );
         if (wait is { } time)
@@ -90,50 +88,18 @@ public static class SessionEndpoints
             return Problem.Of(StatusCodes.Status429TooManyRequests);
         }
         if (user is null)
-            return Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed");
-        await cookie.SignInWithClaimsAsync(user, isPersistent: false, [await sessions.Begin(user)]);
-        return TypedResults.Ok(await View(user.Id, store, clock));
+            return Problem.Of(
+                StatusCodes.Status401Unauthorized,
+                !needsCode ? "sign-in-failed"
+                    : string.IsNullOrWhiteSpace(request.Code) ? "code-needed"
+                    : "wrong-code"
+            );
+        return TypedResults.Ok(await sessions.Open(user, cookie));
     }
 
     /// <summary>No content when nobody is signed in: asking is no error.</summary>
-    private static async Task<Results<Ok<SessionView>, NoContent>> Show(
-        ClaimsPrincipal user,
-        BoldContext store,
-        Clock clock
-    ) =>
+    private static async Task<Results<Ok<SessionView>, NoContent>> Show(ClaimsPrincipal user, Sessions sessions) =>
         user.Identity?.IsAuthenticated == true
-            ? TypedResults.Ok(await View(user.Id(), store, clock))
+            ? TypedResults.Ok(await sessions.View(user.Id()))
             : TypedResults.NoContent();
-
-    private static async Task<SessionView> View(Guid userId, BoldContext store, Clock clock)
-    {
-        await using var transaction = await store.Database.BeginTransactionAsync();
-        store.EnterSchool(userId, Guid.Empty);
-        var name = await store.Users.Where(u => u.Id == userId).Select(u => u.DisplayName).SingleAsync();
-        var schools = await store
-            .Memberships.IgnoreQueryFilters()
-            .Where(m => m.UserId == userId)
-            .Join(
-                store.Schools.IgnoreQueryFilters(),
-                m => m.SchoolId,
-                s => s.SchoolId,
-                (m, s) => new { m.Role, School = s }
-            )
-            .OrderBy(x => x.School.Name)
-            .ToListAsync();
-        return new SessionView(
-            name,
-            [
-                .. schools.Select(x => new SessionSchool(
-                    Id: x.School.SchoolId,
-                    Name: x.School.Name,
-                    Role: x.Role,
-                    Today: clock.Today(x.School),
-                    Accent: x.School.Accent,
-                    Language: x.School.Language,
-                    PaperSize: x.School.PaperSize
-                )),
-            ]
-        );
-    }
 }

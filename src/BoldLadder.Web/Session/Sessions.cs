@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Security.Claims;
+using BoldLadder.School.People;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using BoldLadder.Web.Schools;
@@ -16,10 +17,8 @@ namespace BoldLadder.Web.Session;
 /// out, after hours unused, at the latest after half a day, and for all of a person at once with a new password or when
 /// the account is locked (OWASP ASVS 3.3).
 /// </summary>
-public sealed class Sessions(BoldContext store, Clock clock, IOptions<IdentityOptions> identity)
+public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOptions<IdentityOptions> identity)
 {
-    public static readonly TimeSpan Longest = TimeSpan.FromHours(12);
-    public static readonly TimeSpan LongestUnused = TimeSpan.FromHours(4);
     private static readonly TimeSpan SeenToThe = TimeSpan.FromMinutes(5);
     private const string SessionClaim = "bold:session";
 
@@ -38,6 +37,9 @@ public sealed class Sessions(BoldContext store, Clock clock, IOptions<IdentityOp
             context.RejectPrincipal();
     }
 
+    /// <summary>The claim that names a session in a cookie.</summary>
+    public static Claim ClaimOf(Guid session) => new(SessionClaim, session.ToString("N", CultureInfo.InvariantCulture));
+
     /// <summary>A new session, and the claim that names it in the cookie.</summary>
     public async Task<Claim> Begin(User user)
     {
@@ -49,9 +51,58 @@ public sealed class Sessions(BoldContext store, Clock clock, IOptions<IdentityOp
             SeenAt = clock.UtcNow,
         };
         store.UserSessions.Add(session);
-        Record("signed-in", user.Id);
+        log.Record("signed-in", user.Id);
         await store.SaveChangesAsync();
-        return new Claim(SessionClaim, session.Id.ToString("N", CultureInfo.InvariantCulture));
+        return ClaimOf(session.Id);
+    }
+
+    /// <summary>Begins a session for who has shown who they are, and says what they see.</summary>
+    public async Task<SessionView> Open(User user, SignInManager<User> cookie)
+    {
+        await cookie.SignInWithClaimsAsync(user, isPersistent: false, [await Begin(user)]);
+        return await View(user.Id);
+    }
+
+    /// <summary>
+    /// Goes on with a session whose person has another password or factor: their stamp is another one, so each cookie
+    /// with the one before ends.
+    /// </summary>
+    public static Task GoOn(User user, ClaimsPrincipal who, SignInManager<User> cookie) =>
+        IdOf(who) is { } session
+            ? cookie.SignInWithClaimsAsync(user, isPersistent: false, [ClaimOf(session)])
+            : Task.CompletedTask;
+
+    /// <summary>Who it is, and the schools they belong to.</summary>
+    public async Task<SessionView> View(Guid userId)
+    {
+        await using var transaction = await store.Database.BeginTransactionAsync();
+        store.EnterSchool(userId, Guid.Empty);
+        var name = await store.Users.Where(u => u.Id == userId).Select(u => u.DisplayName).SingleAsync();
+        var schools = await store
+            .Memberships.IgnoreQueryFilters()
+            .Where(m => m.UserId == userId && m.IsActive)
+            .Join(
+                store.Schools.IgnoreQueryFilters(),
+                m => m.SchoolId,
+                s => s.SchoolId,
+                (m, s) => new { m.Role, School = s }
+            )
+            .OrderBy(x => x.School.Name)
+            .ToListAsync();
+        return new SessionView(
+            name,
+            [
+                .. schools.Select(x => new SessionSchool(
+                    Id: x.School.SchoolId,
+                    Name: x.School.Name,
+                    Role: x.Role,
+                    Today: clock.Today(x.School),
+                    Accent: x.School.Accent,
+                    Language: x.School.Language,
+                    PaperSize: x.School.PaperSize
+                )),
+            ]
+        );
     }
 
     public async Task End(ClaimsPrincipal who)
@@ -61,7 +112,7 @@ public sealed class Sessions(BoldContext store, Clock clock, IOptions<IdentityOp
         await store
             .UserSessions.Where(s => s.Id == id && s.EndedAt == null)
             .ExecuteUpdateAsync(s => s.SetProperty(x => x.EndedAt, clock.UtcNow));
-        Record("signed-out", who.Id());
+        log.Record("signed-out", who.Id());
         await store.SaveChangesAsync();
     }
 
@@ -72,21 +123,9 @@ public sealed class Sessions(BoldContext store, Clock clock, IOptions<IdentityOp
         await store
             .UserSessions.Where(s => s.UserId == user && s.EndedAt == null)
             .ExecuteUpdateAsync(s => s.SetProperty(x => x.EndedAt, clock.UtcNow));
-        Record("signed-out-everywhere", user);
+        log.Record("signed-out-everywhere", user);
         await store.SaveChangesAsync();
     }
-
-    /// <summary>Adds a line to what happened at the door; saved by who calls.</summary>
-    public void Record(string action, Guid? user) =>
-        store.AccountEvents.Add(
-            new AccountEvent
-            {
-                Id = Guid.CreateVersion7(),
-                UserId = user,
-                At = clock.UtcNow,
-                Action = action,
-            }
-        );
 
     private async Task<bool> IsAlive(ClaimsPrincipal? who)
     {
@@ -127,7 +166,7 @@ public sealed class Sessions(BoldContext store, Clock clock, IOptions<IdentityOp
     private async Task<bool> GoesOn(Guid id, DateTime started, DateTime seen, DateTimeOffset? lockedUntil)
     {
         var now = clock.UtcNow;
-        if (lockedUntil > now || now - started > Longest || now - seen > LongestUnused)
+        if (lockedUntil > now || now - started > OpenSession.Longest || now - seen > OpenSession.LongestUnused)
             return false;
         if (now - seen > SeenToThe)
             await store.UserSessions.Where(s => s.Id == id).ExecuteUpdateAsync(s => s.SetProperty(x => x.SeenAt, now));

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
+using BoldLadder.School.People;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using Microsoft.AspNetCore.Identity;
@@ -10,7 +11,8 @@ namespace BoldLadder.Web.Session;
 /// <summary>What came of a try to sign in.</summary>
 /// <param name="User">Who signed in; null when nobody did.</param>
 /// <param name="Wait">How long to wait before the next try is looked at; null when it was looked at.</param>
-public readonly record struct SignInOutcome(User? User, TimeSpan? Wait);
+/// <param name="NeedsCode">True where the password is right, and a code of the second factor is to come.</param>
+public readonly record struct SignInOutcome(User? User, TimeSpan? Wait, bool NeedsCode = false);
 
 /// <summary>
 /// Tries to sign in. Whether there is such an account can be told neither from the answer nor from how long it takes.
@@ -21,7 +23,8 @@ public sealed class SignIn(
     UserManager<User> users,
     IPasswordHasher<User> hasher,
     BoldContext store,
-    Sessions sessions,
+    AccountLog log,
+    SecondFactor factor,
     Clock clock
 )
 {
@@ -34,7 +37,7 @@ public sealed class SignIn(
     private static readonly User Nobody = new() { DisplayName = "" };
     private static string? nobodysHash;
 
-    public async Task<SignInOutcome> Try(string email, string password, string address)
+    public async Task<SignInOutcome> Try(string email, string password, string? code, string address)
     {
         var name = users.NormalizeEmail(email)!;
         var (here, anywhere) = (Key(name, address), Key(name, ""));
@@ -51,6 +54,13 @@ public sealed class SignIn(
         {
             await Record("sign-in-failed", user);
             return default;
+        }
+        if (user.TwoFactorEnabled && string.IsNullOrWhiteSpace(code))
+            return new SignInOutcome(null, null, NeedsCode: true);
+        if (user.TwoFactorEnabled && !await factor.Opens(user, code!))
+        {
+            await Record("wrong-code", user);
+            return new SignInOutcome(null, null, NeedsCode: true);
         }
         var (stale, now) = (clock.UtcNow - Forgotten, new[] { here, anywhere });
         await store.SignInTries.Where(t => now.Contains(t.Key) || t.WaitsUntil < stale).ExecuteDeleteAsync();
@@ -100,7 +110,7 @@ public sealed class SignIn(
 
     private Task Record(string action, User? user)
     {
-        sessions.Record(action, user?.Id);
+        log.Record(action, user?.Id);
         return store.SaveChangesAsync();
     }
 

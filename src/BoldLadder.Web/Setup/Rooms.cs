@@ -1,5 +1,6 @@
 using System.Globalization;
 using BoldLadder.School;
+using BoldLadder.School.People;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
@@ -21,6 +22,7 @@ public static class Rooms
         ));
         services.AddSingleton(_ => new WordData(configuration["DataFolder"]));
         services.AddSingleton(_ => new WorkCache(configuration.GetValue("CacheMegabytes", WorkCache.UsualMegabytes)));
+        services.AddSingleton(_ => Passwords.Shipped());
         services.AddSingleton<KeptAnswers>();
         services.AddUseCases();
     }

@@ -1,5 +1,6 @@
 using System.Net;
 using System.Security.Claims;
+using BoldLadder.School.People;
 using BoldLadder.Store;
 using BoldLadder.Web.Session;
 using Microsoft.AspNetCore.Antiforgery;
@@ -21,7 +22,11 @@ public static class Security
         services.Configure<PasswordHasherOptions>(options =>
             options.IterationCount = configuration.GetValue("PasswordRounds", PasswordRounds)
         );
-        services.AddIdentityCore<User>(AccountRules).AddEntityFrameworkStores<BoldContext>().AddSignInManager();
+        services
+            .AddIdentityCore<User>(AccountRules)
+            .AddEntityFrameworkStores<BoldContext>()
+            .AddSignInManager()
+            .AddTokenProvider<AuthenticatorTokenProvider<User>>(TokenOptions.DefaultAuthenticatorProvider);
         services
             .AddAuthentication(IdentityConstants.ApplicationScheme)
             .AddCookie(IdentityConstants.ApplicationScheme, options =>
@@ -31,7 +36,7 @@ public static class Security
                 options.Cookie.SecurePolicy = CookieSecurePolicy.Always;
                 options.Cookie.SameSite = SameSiteMode.Strict;
                 options.Cookie.HttpOnly = true;
-                options.ExpireTimeSpan = Sessions.Longest;
+                options.ExpireTimeSpan = OpenSession.Longest;
                 options.SlidingExpiration = false;
                 options.Events.OnValidatePrincipal = Sessions.Validate;
                 options.Events.OnRedirectToLogin = context =>
@@ -86,7 +91,7 @@ public static class Security
     /// </summary>
     public static void AccountRules(IdentityOptions options)
     {
-        options.Password.RequiredLength = 12;
+        options.Password.RequiredLength = Passwords.Shortest;
         options.Password.RequireDigit =
             options.Password.RequireLowercase =
             options.Password.RequireUppercase =

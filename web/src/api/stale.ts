@@ -12,6 +12,8 @@ export const STALE = {
   notes: ['notes', 'ladder'],
   word: ['word', 'words', 'school-words', 'lesson', 'week'],
   keptOut: ['word'],
+  people: ['people', 'groups'],
+  groups: ['groups', 'people', 'week', 'ladders', 'dates'],
 } as const;
 
 const SETTLED = new Set<unknown>(['session', 'style', 'facts']);

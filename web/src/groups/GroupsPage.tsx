@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { ProgressBar } from 'react-bootstrap';
+import { useState } from 'react';
+import { Button, ProgressBar } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useSchool } from '../session/session';
@@ -7,6 +8,9 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { StatusBadge } from '../shell/StatusBadge';
 import { usePageTitle } from '../shell/usePageTitle';
+import { ChangeGroupDialog } from './ChangeGroupDialog';
+import { FirstSteps } from './FirstSteps';
+import { NewGroupDialog } from './NewGroupDialog';
 import { groupsQuery } from './queries';
 import { dayText, isQuietDay, labelText, text } from '../text/text';
 
@@ -14,24 +18,38 @@ import { dayText, isQuietDay, labelText, text } from '../text/text';
 export function GroupsPage() {
   const { school } = useSchool();
   const groups = useQuery(groupsQuery(school.id));
+  const lead = school.role === 'lead';
+  const [open, setOpen] = useState<'new' | Schemas['GroupView'] | null>(null);
   usePageTitle(text('groups.title'));
   if (groups.isPending) return <Loading />;
   if (groups.error) return <ErrorNote problem={groups.error} retry={() => void groups.refetch()} />;
   return (
     <>
-      <h1>{text('groups.title')}</h1>
-      <p className="quiet">{text('groups.intro', { count: groups.data.length, date: dayText(school.today) })}</p>
-      {groups.data.length === 0 && <p className="py-4">{text('groups.empty')}</p>}
+      <div className="d-flex flex-wrap justify-content-between align-items-start gap-3">
+        <div>
+          <h1>{text('groups.title')}</h1>
+          <p className="quiet">{text('groups.intro', { count: groups.data.length, date: dayText(school.today) })}</p>
+        </div>
+        {lead && groups.data.length > 0 && (
+          <Button variant="outline-primary" onClick={() => setOpen('new')}>
+            {text('groups.make')}
+          </Button>
+        )}
+      </div>
+      {lead && <FirstSteps groups={groups.data.length} onGroup={() => setOpen('new')} />}
+      {!lead && groups.data.length === 0 && <p className="py-4">{text('groups.empty')}</p>}
       <ul className="list-unstyled row row-cols-1 row-cols-md-2 row-cols-xl-3 g-4">
         {groups.data.map((group) => (
-          <GroupCard key={group.id} group={group} />
+          <GroupCard key={group.id} group={group} {...(lead ? { onChange: () => setOpen(group) } : {})} />
         ))}
       </ul>
+      {open === 'new' && <NewGroupDialog onHide={() => setOpen(null)} />}
+      {open !== null && open !== 'new' && <ChangeGroupDialog group={open} onHide={() => setOpen(null)} />}
     </>
   );
 }
 
-function GroupCard({ group }: { group: Schemas['GroupView'] }) {
+function GroupCard({ group, onChange }: { group: Schemas['GroupView']; onChange?: () => void }) {
   const share = (100 * group.rungsTaught) / group.rungs;
   return (
     <li className="col">
@@ -69,6 +87,17 @@ function GroupCard({ group }: { group: Schemas['GroupView'] }) {
             <Link to={`/groups/${group.id}/mats/${group.lessonDate}`}>{text('mat.link')}</Link>
             {group.status && <StatusBadge status={group.status} />}
           </p>
+        )}
+        {onChange && (
+          <Button
+            variant="link"
+            size="sm"
+            className="p-0 mt-2"
+            aria-label={text('groups.changeOf', { group: group.name })}
+            onClick={onChange}
+          >
+            {text('groups.change')}
+          </Button>
         )}
       </article>
     </li>

@@ -108,10 +108,18 @@ export function LadderPage() {
   if (!summary || !which) {
     return (
       <>
-        <p className="py-4">{text('ladder.empty')}</p>
+        <h1>{text('nav.ladder')}</h1>
+        <p className="py-2">{text('ladder.empty')}</p>
         {school.role === 'lead' && <Button onClick={() => setDialog('new')}>{text('new.title')}</Button>}
         {dialog === 'new' && (
-          <NewLadderDialog ladders={[]} onMade={(made) => put({ ladder: made.id })} onHide={() => setDialog(null)} />
+          <NewLadderDialog
+            ladders={[]}
+            onMade={(made) => {
+              setDialog(null);
+              put({ ladder: made.id });
+            }}
+            onHide={() => setDialog(null)}
+          />
         )}
       </>
     );

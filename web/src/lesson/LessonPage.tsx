@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Alert, Button } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
+import { mayChange } from '../people/roles';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { useActions } from '../shell/actions';
@@ -36,22 +37,25 @@ function OpenLesson({ view }: { view: LessonView }) {
   const { change, close } = useLessonChanges(view);
   const navigate = useNavigate();
   const here = `/groups/${view.groupId}/lessons/${view.date}`;
+  const { school } = useSchool();
+  const changes = mayChange(school.role);
   const planned = view.status === 'planned';
-  const past = view.date < useSchool().school.today;
+  const editable = planned && changes;
+  const past = view.date < school.today;
   const title = text('lesson.title', { group: view.groupName, date: dayText(view.date) });
   usePageTitle(title);
-  const undo = () => planned && view.canUndo && change.mutate({ type: 'undo' });
-  const redo = () => planned && view.canRedo && change.mutate({ type: 'redo' });
+  const undo = () => editable && view.canUndo && change.mutate({ type: 'undo' });
+  const redo = () => editable && view.canRedo && change.mutate({ type: 'redo' });
   useActions(
     [
       { keys: ['b'], label: 'keys.b', run: () => void navigate(`${here}/board`) },
       { keys: ['p'], label: 'keys.p', run: () => void navigate(`${here}/print`) },
-      { keys: ['c'], label: 'keys.c', run: () => setDialog('close') },
+      ...(changes ? [{ keys: ['c'], label: 'keys.c' as const, run: () => setDialog('close') }] : []),
       { keys: ['s'], label: 'keys.say', run: () => setSay(!say) },
       { keys: ['g'], label: 'keys.g', run: () => void navigate(`/groups/${view.groupId}/gather/${view.date}`) },
       { keys: ['u'], label: 'keys.u', run: undo },
       { keys: ['y'], label: 'keys.y', run: redo },
-      ...tileActions(planned),
+      ...tileActions(editable),
     ],
     dialog === null,
   );
@@ -77,24 +81,26 @@ function OpenLesson({ view }: { view: LessonView }) {
           <Link className="btn btn-primary btn-lg" to={`${here}/board`}>
             {text('lesson.board')} <Kbd of="B" />
           </Link>
-          <Button variant="outline-primary" size="lg" onClick={() => setDialog('close')}>
-            {text('lesson.close')} <Kbd of="C" />
-          </Button>
+          {changes && (
+            <Button variant="outline-primary" size="lg" onClick={() => setDialog('close')}>
+              {text('lesson.close')} <Kbd of="C" />
+            </Button>
+          )}
         </div>
       </header>
       <LessonBar
         view={view}
         say={say}
-        canUndo={planned && view.canUndo && !change.isPending}
-        canRedo={planned && view.canRedo && !change.isPending}
+        canUndo={editable && view.canUndo && !change.isPending}
+        canRedo={editable && view.canRedo && !change.isPending}
         onSay={() => setSay(!say)}
-        onCover={past ? null : () => setDialog('cover')}
-        onCopy={planned ? () => setDialog('copy') : null}
+        onCover={past || !changes ? null : () => setDialog('cover')}
+        onCopy={editable ? () => setDialog('copy') : null}
         onUndo={undo}
         onRedo={redo}
       />
       {change.error && !isTooFew(change) && <ErrorNote problem={change.error} />}
-      {view.expectedRung && (
+      {view.expectedRung && changes && (
         <Alert
           variant="warning"
           className="d-flex align-items-center justify-content-between gap-3 py-2 px-3 my-2 mx-0 text-body"
@@ -107,7 +113,7 @@ function OpenLesson({ view }: { view: LessonView }) {
           </Button>
         </Alert>
       )}
-      {obstacles.length > 0 && (
+      {obstacles.length > 0 && changes && (
         <Alert
           variant="warning"
           className="d-flex align-items-center justify-content-between gap-3 py-2 px-3 my-2 mx-0 text-body"
@@ -137,12 +143,12 @@ function OpenLesson({ view }: { view: LessonView }) {
       ))}
       <PartStrip view={view} />
       {view.lesson.parts.map((part) => (
-        <LessonPart key={part.kind} view={view} part={part} editable={planned} say={say} change={change} />
+        <LessonPart key={part.kind} view={view} part={part} editable={editable} say={say} change={change} />
       ))}
       <Remark
         key={view.lesson.remark ?? ''}
         view={view}
-        editable={planned}
+        editable={editable}
         busy={change.isPending}
         onCommand={(c) => change.mutate(c)}
       />

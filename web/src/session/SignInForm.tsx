@@ -18,6 +18,7 @@ export function SignInForm({
 }) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const submit = async (event: FormEvent) => {
@@ -25,8 +26,12 @@ export function SignInForm({
     setBusy(true);
     setProblem(null);
     try {
-      onDone(await signIn({ email, password }));
+      onDone(await signIn({ email, password, code }));
     } catch (error) {
+      if (error instanceof ApiProblem && error.code === 'code-needed') {
+        setCode('');
+        return;
+      }
       setProblem(
         error instanceof ApiProblem && error.code === 'offline'
           ? text('error.offline')
@@ -68,6 +73,22 @@ export function SignInForm({
           onChange={(e) => setPassword(e.target.value)}
         />
       </div>
+      {code !== null && (
+        <div>
+          <label className="form-label" htmlFor="code">
+            {text('signIn.code')}
+          </label>
+          <input
+            className="form-control"
+            id="code"
+            autoComplete="one-time-code"
+            inputMode="text"
+            required
+            value={code}
+            onChange={(e) => setCode(e.target.value)}
+          />
+        </div>
+      )}
       {problem && (
         <div className="alert alert-danger" role="alert">
           {problem}

@@ -90,10 +90,18 @@ export function Shell() {
               <NavDropdown.Item as="button" onClick={() => setHelp(true)}>
                 {text('nav.shortcuts')}
               </NavDropdown.Item>
+              <NavDropdown.Item as={Link} to="/account" onClick={() => setOpen(false)}>
+                {text('nav.account')}
+              </NavDropdown.Item>
               {school.role === 'lead' && (
-                <NavDropdown.Item as={Link} to="/audit" onClick={() => setOpen(false)}>
-                  {text('nav.audit')}
-                </NavDropdown.Item>
+                <>
+                  <NavDropdown.Item as={Link} to="/people" onClick={() => setOpen(false)}>
+                    {text('nav.people')}
+                  </NavDropdown.Item>
+                  <NavDropdown.Item as={Link} to="/audit" onClick={() => setOpen(false)}>
+                    {text('nav.audit')}
+                  </NavDropdown.Item>
+                </>
               )}
               <NavDropdown.Divider />
               <NavDropdown.Item as="button" onClick={() => leave(false)}>

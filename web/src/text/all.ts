@@ -1,8 +1,9 @@
 import audit from '../../../text/en-GB/audit.json';
 import ladder from '../../../text/en-GB/ladder.json';
+import people from '../../../text/en-GB/people.json';
 import planning from '../../../text/en-GB/planning.json';
 import school from '../../../text/en-GB/school.json';
 import { messages } from './en-GB';
 import './lessons';
 
-Object.assign(messages, audit, ladder, planning, school);
+Object.assign(messages, audit, ladder, people, planning, school);

@@ -3,10 +3,17 @@ import app from '../../../text/en-GB/app.json';
 import type audit from '../../../text/en-GB/audit.json';
 import type ladder from '../../../text/en-GB/ladder.json';
 import type lesson from '../../../text/en-GB/lesson.json';
+import type people from '../../../text/en-GB/people.json';
 import type planning from '../../../text/en-GB/planning.json';
 import type school from '../../../text/en-GB/school.json';
 
-type Messages = typeof app & typeof audit & typeof ladder & typeof lesson & typeof planning & typeof school;
+type Messages = typeof app &
+  typeof audit &
+  typeof ladder &
+  typeof lesson &
+  typeof people &
+  typeof planning &
+  typeof school;
 
 export type MessageKey = keyof Messages;
 

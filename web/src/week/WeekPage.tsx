@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, ButtonGroup } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
+import { mayChange } from '../people/roles';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
@@ -27,6 +28,7 @@ export function WeekPage() {
 }
 
 function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
+  const { school } = useSchool();
   const planning = usePlanning();
   const perWeek = week.days.length / weeks;
   const cells = week.groups.flatMap((group) => group.days.map((day) => ({ group, day })));
@@ -60,7 +62,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
         </div>
       </div>
       <div className="week-actions d-flex mb-3 flex-wrap align-items-center gap-2" role="status">
-        {job ? (
+        {!mayChange(school.role) ? null : job ? (
           <>
             <progress
               max={job.total}

@@ -1,0 +1,8 @@
+namespace BoldLadder.School.People;
+
+/// <summary>How long a session lasts (OWASP ASVS 3.3).</summary>
+public static class OpenSession
+{
+    public static readonly TimeSpan Longest = TimeSpan.FromHours(12);
+    public static readonly TimeSpan LongestUnused = TimeSpan.FromHours(4);
+}

@@ -1,0 +1,136 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, freePort, fromAccount, signIn, test } from './app.js';
+
+const PASSWORD = 'three-calm-boats-drift';
+
+/** A server on a database in which there is nobody, and the one-time address that it prints. */
+async function startEmpty(): Promise<{ server: ChildProcess; base: string; first: string }> {
+  const base = `http://127.0.0.1:${await freePort()}`;
+  const app = process.env['BOLD_APP']!;
+  const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', base], {
+    cwd: app,
+    env: { ...process.env, ConnectionStrings__App: process.env['BOLD_EMPTY'] },
+  });
+  const first = await new Promise<string>((found, failed) => {
+    let said = '';
+    server.stdout.on('data', (more: Buffer) => {
+      said += more.toString();
+      const address = /There is no school here yet.* (http\S+)/.exec(said)?.[1];
+      if (address) found(address);
+    });
+    server.once('exit', () => failed(new Error(said)));
+  });
+  return { server, base, first };
+}
+
+async function makeAccount(page: Page, name: string, email: string) {
+  await page.getByLabel('Your name, as colleagues know you').fill(name);
+  await page.getByLabel('Email address').fill(email);
+  await page.getByLabel('Password').fill(PASSWORD);
+}
+
+test('from nothing to a lesson of one’s own group, with a teacher who was invited and signs in', async ({
+  page,
+  browser,
+}) => {
+  test.slow();
+  const { server, first } = await startEmpty();
+  try {
+    await page.goto(first);
+    await expectAccessible(page);
+    await page.getByLabel('Name of the school').fill('Harbour Lane Primary');
+    await makeAccount(page, 'Nell Marsh', 'nell@harbourlane.example');
+    await page.getByRole('button', { name: 'Make the school' }).click();
+    await expect(page.getByRole('heading', { name: 'Your school’s first steps' })).toBeVisible();
+    await expectAccessible(page);
+
+    await page.getByRole('link', { name: 'Choose a ladder' }).click();
+    await page.getByRole('button', { name: 'New ladder' }).click();
+    await page.getByLabel('Name').fill('Our order');
+    await page.getByRole('button', { name: 'Make the ladder' }).click();
+    await expect(page.getByText('Our order').first()).toBeVisible();
+
+    await page.getByRole('link', { name: 'Groups', exact: true }).click();
+    await page.getByRole('link', { name: 'Say when school is open' }).click();
+    await page.getByRole('button', { name: 'Add a term' }).click();
+    await page.getByLabel('Name').first().fill('Autumn');
+    await page.getByLabel('First day').first().fill('2026-09-07');
+    await page.getByLabel('Last day').first().fill('2026-12-18');
+    await page.getByRole('button', { name: 'Save calendar' }).click();
+    await expect(page.getByText('Saved. All dates follow it.')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Groups', exact: true }).click();
+    await page.getByRole('button', { name: 'Make a group' }).click();
+    await page.getByLabel('Name').fill('Herons');
+    await page.getByLabel('Comes to next').selectOption({ index: 20 });
+    await page.getByRole('button', { name: 'Make the group' }).click();
+    await expect(page.getByRole('heading', { name: 'Herons' })).toBeVisible();
+    await expect(page.getByText(/20 of \d+ rungs taught/)).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Your school’s first steps' })).toBeHidden();
+
+    await page.locator('.top .dropdown-toggle').click();
+    await page.getByRole('link', { name: 'People' }).click();
+    await page.getByRole('button', { name: 'Invite someone' }).click();
+    await page.getByLabel('Whom it is for').fill('Ada');
+    await page.getByLabel('Herons').check();
+    await page.getByRole('button', { name: 'Make the link' }).click();
+    const link = await page.getByLabel('Address of the link').inputValue();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByText('Links that are out')).toBeVisible();
+    await expectAccessible(page);
+
+    const elsewhere = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' });
+    const ada = await elsewhere.newPage();
+    await ada.goto(link);
+    await expect(ada.getByRole('heading', { name: 'Come into Harbour Lane Primary' })).toBeVisible();
+    await expect(ada.getByText('With Herons.')).toBeVisible();
+    await expectAccessible(ada);
+    await makeAccount(ada, 'Ada Quill', 'ada@harbourlane.example');
+    await ada.getByRole('button', { name: 'Make my account' }).click();
+    await ada.getByRole('link', { name: 'Open lesson for Herons' }).click();
+    await expect(ada.locator('.part-apply')).toBeVisible();
+    // The link is good for one.
+    const late = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+    await late.goto(link);
+    await expect(late.getByText('This link has been used')).toBeVisible();
+    await elsewhere.close();
+
+    // As a helper she sees the lesson that was planned, and nothing to change it by.
+    await page.reload();
+    await page.getByRole('button', { name: 'Change Ada Quill' }).click();
+    await page.getByLabel('Helper').check();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('cell', { name: 'Helper' })).toBeVisible();
+    await fromAccount(page, 'Sign out');
+    await page.getByLabel('Email address').fill('ada@harbourlane.example');
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('link', { name: 'Open lesson for Herons' }).click();
+    await expect(page.locator('.part-apply')).toBeVisible();
+    await expect(page.getByRole('link', { name: /Open board/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Close lesson' })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Choose others' })).toHaveCount(0);
+  } finally {
+    server.kill('SIGKILL');
+  }
+});
+
+test.describe('with what is refused', () => {
+  test.use({ expectedErrors: [/422/] });
+
+  test('one’s own account shows where one is signed in, and takes no weak password', async ({ page }) => {
+    await signIn(page, 'others');
+    await page.locator('.top .dropdown-toggle').click();
+    await page.getByRole('link', { name: 'My account' }).click();
+    await expect(page.getByText('here', { exact: true })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByLabel('Your password now').fill('not-my-password');
+    await page.getByLabel('The new one').fill('password123456');
+    await page.getByRole('button', { name: 'Change password' }).click();
+    await expect(page.getByText('among those that are tried first')).toBeVisible();
+    await page.getByLabel('The new one').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Change password' }).click();
+    await expect(page.getByText('That is not your password')).toBeVisible();
+  });
+});

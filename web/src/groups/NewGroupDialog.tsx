@@ -1,0 +1,119 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
+import { answered, client } from '../api/client';
+import { nowStale } from '../api/stale';
+import { useFacts } from '../facts/facts';
+import { mainLadder } from '../ladder/mainLadder';
+import { ladderQuery, laddersQuery } from '../ladder/queries';
+import { useSchool } from '../session/session';
+import { Dialog } from '../shell/Dialog';
+import { ErrorNote } from '../shell/ErrorNote';
+import { labelText, text } from '../text/text';
+import { PeopleChoice } from './PeopleChoice';
+
+const USUAL_MINUTES = 20;
+
+/** A new group: its ladder, where it stands on it, how long its lessons are, who takes it. */
+export function NewGroupDialog({ onHide }: { onHide: () => void }) {
+  const { school } = useSchool();
+  const facts = useFacts();
+  const queries = useQueryClient();
+  const ladders = useQuery(laddersQuery(school.id));
+  const published = ladders.data?.filter((l) => l.latestVersion > 0) ?? [];
+  const [id] = useState(() => crypto.randomUUID());
+  const [name, setName] = useState('');
+  const [ladderId, setLadderId] = useState<string | null>(null);
+  const [next, setNext] = useState('');
+  const [minutes, setMinutes] = useState(USUAL_MINUTES);
+  const [people, setPeople] = useState<string[]>([]);
+  const chosen = published.find((l) => l.id === ladderId) ?? mainLadder(published);
+  const ladder = useQuery(
+    ladderQuery(school.id, chosen ? { ladderId: chosen.id, version: chosen.latestVersion } : null),
+  );
+  const make = useMutation({
+    mutationFn: () =>
+      answered(
+        client.POST('/api/schools/{schoolId}/groups', {
+          params: { path: { schoolId: school.id } },
+          body: {
+            id,
+            name,
+            ladderId: chosen!.id,
+            nextRung: next || null,
+            lessonMinutes: minutes,
+            lessonDays: null,
+            people,
+          },
+        }),
+      ),
+    onSuccess: () => {
+      void nowStale(queries, school.id, 'groups');
+      onHide();
+    },
+  });
+  if (ladders.isSuccess && published.length === 0)
+    return (
+      <Dialog title={text('newGroup.title')} onHide={onHide}>
+        <p>{text('newGroup.noLadder')}</p>
+        <Link className="btn btn-primary" to="/ladder">
+          {text('setUp.ladder')}
+        </Link>
+      </Dialog>
+    );
+  return (
+    <Dialog
+      title={text('newGroup.title')}
+      onHide={onHide}
+      action={{ label: text('newGroup.make'), run: () => make.mutate(), disabled: make.isPending || !chosen }}
+    >
+      <Form.Group controlId="group-name" className="mb-3">
+        <Form.Label>{text('newGroup.name')}</Form.Label>
+        <Form.Control required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
+      </Form.Group>
+      {published.length > 1 && (
+        <Form.Group controlId="group-ladder" className="mb-3">
+          <Form.Label>{text('newGroup.ladder')}</Form.Label>
+          <Form.Select
+            value={chosen?.id ?? ''}
+            onChange={(e) => {
+              setLadderId(e.target.value);
+              setNext('');
+            }}
+          >
+            {published.map((l) => (
+              <option key={l.id} value={l.id}>
+                {l.name}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      )}
+      <Form.Group controlId="group-stands" className="mb-3">
+        <Form.Label>{text('newGroup.stands')}</Form.Label>
+        <Form.Select value={next} onChange={(e) => setNext(e.target.value)}>
+          <option value="">{text('newGroup.start')}</option>
+          {ladder.data?.rungs.slice(1).map((r, i) => (
+            <option key={r.id} value={r.id}>
+              {i + 2}. {labelText(r.label)}
+            </option>
+          ))}
+        </Form.Select>
+        <Form.Text>{text('newGroup.standsHelp')}</Form.Text>
+      </Form.Group>
+      <Form.Group controlId="group-minutes" className="mb-3">
+        <Form.Label>{text('newGroup.minutes')}</Form.Label>
+        <Form.Select className="w-auto" value={minutes} onChange={(e) => setMinutes(Number(e.target.value))}>
+          {facts.lengths.map((m) => (
+            <option key={m} value={m}>
+              {text('calendar.minutes', { minutes: m })}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <PeopleChoice chosen={people} onChange={setPeople} />
+      {make.error && <ErrorNote problem={make.error} />}
+    </Dialog>
+  );
+}

@@ -1,0 +1,144 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Badge, Button, Table } from 'react-bootstrap';
+import { answered, client, type Schemas } from '../api/client';
+import { nowStale } from '../api/stale';
+import { groupsQuery } from '../groups/queries';
+import { useSchool } from '../session/session';
+import { ErrorNote } from '../shell/ErrorNote';
+import { Loading } from '../shell/Loading';
+import { usePageTitle } from '../shell/usePageTitle';
+import { momentText, text, textOf } from '../text/text';
+import { InviteDialog } from './InviteDialog';
+import { LinkDialog } from './LinkDialog';
+import { PersonDialog } from './PersonDialog';
+import { peopleQuery } from './queries';
+import { seesAll } from './roles';
+
+type Open =
+  | { is: 'invite' }
+  | { is: 'person'; person: Schemas['PersonView'] }
+  | { is: 'link'; page: '/join' | '/reset'; link: Schemas['LinkView'] };
+
+/** Who belongs to the school, what they may do, and the links that are out. Leads only. */
+export function PeoplePage() {
+  const { school } = useSchool();
+  const queries = useQueryClient();
+  const people = useQuery(peopleQuery(school.id));
+  const groups = useQuery(groupsQuery(school.id));
+  const [open, setOpen] = useState<Open | null>(null);
+  usePageTitle(text('nav.people'));
+  const takeBack = useMutation({
+    mutationFn: (invitationId: string) =>
+      answered(
+        client.DELETE('/api/schools/{schoolId}/invitations/{invitationId}', {
+          params: { path: { schoolId: school.id, invitationId } },
+        }),
+      ),
+    onSuccess: () => void nowStale(queries, school.id, 'people'),
+  });
+  if (people.isPending) return <Loading />;
+  if (people.error) return <ErrorNote problem={people.error} retry={() => void people.refetch()} />;
+  const names = new Map(groups.data?.map((g) => [g.id, g.name]));
+  const groupsOf = (of: { role: Schemas['Role']; groups: readonly string[] }) =>
+    seesAll(of.role)
+      ? text('people.all')
+      : of.groups
+          .map((id) => names.get(id))
+          .filter((n) => n !== undefined)
+          .sort()
+          .join(', ') || text('people.none');
+  return (
+    <>
+      <div className="d-flex flex-wrap justify-content-between align-items-start gap-3">
+        <div>
+          <h1>{text('nav.people')}</h1>
+          <p className="quiet">{text('people.intro')}</p>
+        </div>
+        <Button size="lg" onClick={() => setOpen({ is: 'invite' })}>
+          {text('people.invite')}
+        </Button>
+      </div>
+      <section className="panel">
+        <Table responsive="md" className="mb-0 align-middle">
+          <thead>
+            <tr>
+              <th scope="col">{text('people.name')}</th>
+              <th scope="col">{text('people.role')}</th>
+              <th scope="col">{text('people.groups')}</th>
+              <th scope="col">{text('people.seen')}</th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {people.data.people.map((p) => (
+              <tr key={p.id} className={p.isActive ? '' : 'opacity-75'}>
+                <td>
+                  <strong>{p.name}</strong>{' '}
+                  {p.isYou && (
+                    <Badge bg="light" text="dark" className="border">
+                      {text('people.you')}
+                    </Badge>
+                  )}
+                  <div className="quiet small">{p.email}</div>
+                  {p.hasSecondFactor && <div className="quiet small">{text('people.codes')}</div>}
+                </td>
+                <td>{p.isActive ? textOf('role', p.role) : text('people.gone')}</td>
+                <td>{groupsOf(p)}</td>
+                <td className="text-nowrap">{p.seenAt ? momentText(p.seenAt) : text('people.never')}</td>
+                <td className="text-end">
+                  <Button
+                    size="sm"
+                    variant="outline-primary"
+                    aria-label={text('people.changeOf', { name: p.name })}
+                    onClick={() => setOpen({ is: 'person', person: p })}
+                  >
+                    {text('people.change')}
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </section>
+      {people.data.invitations.length > 0 && (
+        <section className="panel mt-3">
+          <h2 className="fs-5">{text('people.open')}</h2>
+          <p className="quiet small">{text('people.openWhy')}</p>
+          <ul className="list-unstyled m-0">
+            {people.data.invitations.map((i) => (
+              <li key={i.id} className="d-flex flex-wrap align-items-center gap-3 border-top py-2">
+                <strong>{i.for}</strong>
+                <span>{textOf('role', i.role)}</span>
+                <span className="quiet">{groupsOf(i)}</span>
+                <span className="quiet">{text('people.until', { date: momentText(i.expiresAt) })}</span>
+                <Button
+                  className="ms-auto"
+                  size="sm"
+                  variant="outline-secondary"
+                  disabled={takeBack.isPending}
+                  aria-label={text('people.takeBackOf', { name: i.for })}
+                  onClick={() => takeBack.mutate(i.id)}
+                >
+                  {text('people.takeBack')}
+                </Button>
+              </li>
+            ))}
+          </ul>
+          {takeBack.error && <ErrorNote problem={takeBack.error} />}
+        </section>
+      )}
+      {open?.is === 'invite' && (
+        <InviteDialog onHide={() => setOpen(null)} onMade={(link) => setOpen({ is: 'link', page: '/join', link })} />
+      )}
+      {open?.is === 'person' && (
+        <PersonDialog
+          person={open.person}
+          onHide={() => setOpen(null)}
+          onLink={(link) => setOpen({ is: 'link', page: '/reset', link })}
+        />
+      )}
+      {open?.is === 'link' && <LinkDialog page={open.page} link={open.link} onHide={() => setOpen(null)} />}
+    </>
+  );
+}
