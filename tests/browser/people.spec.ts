@@ -99,9 +99,10 @@ test('from nothing to a lesson of one’s own group, with a teacher who was invi
     // As a helper she sees the lesson that was planned, and nothing to change it by.
     await page.reload();
     await page.getByRole('button', { name: 'Change Ada Quill' }).click();
+    await expectAccessible(page);
     await page.getByLabel('Helper').check();
     await page.getByRole('button', { name: 'Save' }).click();
-    await expect(page.getByRole('cell', { name: 'Helper' })).toBeVisible();
+    await expect(page.locator('[data-person="Ada Quill"]')).toContainText('Helper');
     await fromAccount(page, 'Sign out');
     await page.getByLabel('Email address').fill('ada@harbourlane.example');
     await page.getByLabel('Password').fill(PASSWORD);

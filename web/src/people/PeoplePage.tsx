@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Badge, Button, Table } from 'react-bootstrap';
+import { Badge, Button } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { nowStale } from '../api/stale';
 import { groupsQuery } from '../groups/queries';
@@ -50,7 +50,7 @@ export function PeoplePage() {
           .join(', ') || text('people.none');
   return (
     <>
-      <div className="d-flex flex-wrap justify-content-between align-items-start gap-3">
+      <div className="d-flex flex-wrap justify-content-between align-items-start column-gap-3 mb-3">
         <div>
           <h1>{text('nav.people')}</h1>
           <p className="quiet">{text('people.intro')}</p>
@@ -60,46 +60,41 @@ export function PeoplePage() {
         </Button>
       </div>
       <section className="panel">
-        <Table responsive="md" className="mb-0 align-middle">
-          <thead>
-            <tr>
-              <th scope="col">{text('people.name')}</th>
-              <th scope="col">{text('people.role')}</th>
-              <th scope="col">{text('people.groups')}</th>
-              <th scope="col">{text('people.seen')}</th>
-              <td />
-            </tr>
-          </thead>
-          <tbody>
-            {people.data.people.map((p) => (
-              <tr key={p.id} className={p.isActive ? '' : 'opacity-75'}>
-                <td>
-                  <strong>{p.name}</strong>{' '}
-                  {p.isYou && (
-                    <Badge bg="light" text="dark" className="border">
-                      {text('people.you')}
-                    </Badge>
-                  )}
-                  <div className="quiet small">{p.email}</div>
-                  {p.hasSecondFactor && <div className="quiet small">{text('people.codes')}</div>}
-                </td>
-                <td>{p.isActive ? textOf('role', p.role) : text('people.gone')}</td>
-                <td>{groupsOf(p)}</td>
-                <td className="text-nowrap">{p.seenAt ? momentText(p.seenAt) : text('people.never')}</td>
-                <td className="text-end">
-                  <Button
-                    size="sm"
-                    variant="outline-primary"
-                    aria-label={text('people.changeOf', { name: p.name })}
-                    onClick={() => setOpen({ is: 'person', person: p })}
-                  >
-                    {text('people.change')}
-                  </Button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+        <ul className="list-unstyled m-0">
+          {people.data.people.map((p) => (
+            <li
+              key={p.id}
+              className={`row align-items-center gy-1 py-2 border-bottom${p.isActive ? '' : ' opacity-75'}`}
+              data-person={p.name}
+            >
+              <div className="col-8 col-md-4">
+                <strong>{p.name}</strong>{' '}
+                {p.isYou && (
+                  <Badge bg="light" text="dark" className="border">
+                    {text('people.you')}
+                  </Badge>
+                )}
+                <div className="quiet small text-break">{p.email}</div>
+                {p.hasSecondFactor && <div className="quiet small">{text('people.codes')}</div>}
+              </div>
+              <div className="col-4 col-md-1 order-md-last text-end">
+                <Button
+                  size="sm"
+                  variant="outline-primary"
+                  aria-label={text('people.changeOf', { name: p.name })}
+                  onClick={() => setOpen({ is: 'person', person: p })}
+                >
+                  {text('people.change')}
+                </Button>
+              </div>
+              <div className="col-auto col-md-2">{p.isActive ? textOf('role', p.role) : text('people.gone')}</div>
+              <div className="col-auto col-md-3 quiet">{groupsOf(p)}</div>
+              <div className="col-12 col-md-2 quiet small">
+                {text('people.seen')}: {p.seenAt ? momentText(p.seenAt) : text('people.never')}
+              </div>
+            </li>
+          ))}
+        </ul>
       </section>
       {people.data.invitations.length > 0 && (
         <section className="panel mt-3">

@@ -206,13 +206,13 @@ public sealed class LessonWork(LessonRequest request)
             .Where(MayBeRead)
         ?? [];
 
-    /// <summary>Sentences made with a list in them, each beginning another way: a cup, a pen and a hat.</summary>
+    /// <summary>Sentences made with a list in them, each going on another way: went to the, and a, in the.</summary>
     public IEnumerable<Sentence> MadeLists(string id) =>
         request
             .Materials.Maker?.Make(CanBeRead, IsWorthASentence, Stream($"{id}:lists"), lists: true)
             .Take(FewMade)
             .Where(MayBeRead)
-            .DistinctBy(s => (s.Tokens[0].Word, s.Tokens[1].Word))
+            .DistinctBy(s => (s.Tokens[^3].Word, s.Tokens[^2].Word))
         ?? [];
 
     /// <summary>Phrases with what is new, for a story to have.</summary>
