@@ -299,6 +299,35 @@ public sealed class PeopleTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_link_for_a_password_ends_with_its_makers_being_a_lead_and_with_a_second_school()
+    {
+        var person = await Person("teacher");
+        var stranger = await school.As(null);
+        async Task<LinkView> Link() =>
+            await TestClient.Read<LinkView>(await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset")));
+        async Task Closed(LinkView link) =>
+            Assert.Equal(
+                "link-over",
+                await Code(
+                    await stranger.Send(HttpMethod.Post, "/api/resets", new { key = link.Key, password = Good }),
+                    HttpStatusCode.Forbidden
+                )
+            );
+        var link = await Link();
+        Task Lead(string role) =>
+            school.AsOwner(async s =>
+                await s.Database.ExecuteSqlAsync(
+                    $"update memberships set role = {role} where user_id in (select id from users where display_name = 'lead')"
+                )
+            );
+        await Lead("Teacher");
+        await Closed(link);
+        await Lead("Lead");
+        await school.AlsoIn(school.OtherSchool, "teacher", Role.Teacher);
+        await Closed(link);
+    }
+
+    [Fact]
     public async Task A_new_password_ends_every_session_but_this_one()
     {
         var (here, elsewhere) = (await school.As("teacher"), await school.As("teacher"));

@@ -23,9 +23,7 @@ public sealed class ResetDesk(BoldContext store, Accounts accounts, Clock clock)
             || await store.Users.SingleOrDefaultAsync(u => u.Id == link.UserId, stop) is not { } user
         )
             return Over;
-        // Since it was made the person may have come into another school, which it must not open.
-        store.EnterSchool(user.Id, Guid.Empty);
-        if (await store.Memberships.IgnoreQueryFilters().CountAsync(m => m.UserId == user.Id, stop) > 1)
+        if (!await IsStillGood(link, stop))
             return Over;
         // In one statement, so that it is used once.
         if (
@@ -39,5 +37,26 @@ public sealed class ResetDesk(BoldContext store, Accounts accounts, Clock clock)
             return weak;
         await transaction.CommitAsync(stop);
         return Done.It;
+    }
+
+    /// <summary>
+    /// Since it was made the person may have come into another school, which it must not open; and who made it may be a
+    /// lead no more.
+    /// </summary>
+    private async Task<bool> IsStillGood(PasswordReset link, CancellationToken stop)
+    {
+        store.EnterSchool(link.UserId, Guid.Empty);
+        var schools = await store
+            .Memberships.IgnoreQueryFilters()
+            .Where(m => m.UserId == link.UserId)
+            .Select(m => m.SchoolId)
+            .ToListAsync(stop);
+        if (schools is not [var school])
+            return false;
+        store.EnterSchool(link.UserId, school);
+        return await store.Memberships.AnyAsync(
+            m => m.UserId == link.MadeBy && m.IsActive && m.Role == Role.Lead,
+            stop
+        );
     }
 }
