@@ -44,7 +44,7 @@ public sealed class SignInTries
     public required DateTime WaitsUntil { get; set; }
 }
 
-/// <summary>A one-time way for a person to choose another password: made by a lead, known by the hash of its code.</summary>
+/// <summary>A one-time way to choose another password: made by a lead, known by the hash of its code.</summary>
 public sealed class PasswordReset
 {
     public required Guid Id { get; init; }

@@ -6,8 +6,8 @@ test.describe('when the session ends in another tab', () => {
   test.use({ expectedErrors: [/401/] });
 
   test('signing in again goes on where it was', async ({ page, context }) => {
-    await signIn(page, 'otters');
-    await openLesson(page, 'Otters');
+    await signIn(page, 'others');
+    await openLesson(page, 'Badgers');
     await page.getByRole('button', { name: 'Add a note' }).click();
     const note = page.getByLabel('Note for this lesson');
     await note.fill('The hall is taken on Thursday.');
@@ -46,7 +46,7 @@ test('a tab left open overnight notices that it is another day', async ({ page }
 });
 
 async function signInAgain(page: Page) {
-  const { email, password } = accountOf('otters');
+  const { email, password } = accountOf('others');
   const dialog = page.getByRole('dialog', { name: 'Sign in again' });
   await dialog.getByLabel('Email address').fill(email);
   await dialog.getByLabel('Password').fill(password);

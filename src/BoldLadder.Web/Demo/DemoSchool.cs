@@ -16,8 +16,9 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.Web.Demo;
 
 /// <summary>
-/// Fernhollow Primary, invented: two leads, two teachers, a helper, a head, three groups at different places on one ladder, and a
-/// calendar laid around the day it is loaded: some weeks behind it are taught lesson by lesson, two ahead are planned.
+/// Fernhollow Primary, invented: two leads, two teachers, a helper, a head, three groups at different places on one
+/// ladder, and a calendar laid around the day it is loaded: some weeks behind it are taught lesson by lesson, two ahead
+/// are planned.
 /// </summary>
 public sealed class DemoSchool(
     BoldContext store,

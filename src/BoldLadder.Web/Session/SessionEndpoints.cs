@@ -88,12 +88,11 @@ public static class SessionEndpoints
             return Problem.Of(StatusCodes.Status429TooManyRequests);
         }
         if (user is null)
-            return Problem.Of(
-                StatusCodes.Status401Unauthorized,
-                !needsCode ? "sign-in-failed"
-                    : string.IsNullOrWhiteSpace(request.Code) ? "code-needed"
-                    : "wrong-code"
-            );
+        {
+            return !needsCode ? Problem.Of(StatusCodes.Status401Unauthorized, "sign-in-failed")
+                : string.IsNullOrWhiteSpace(request.Code) ? Problem.Of(StatusCodes.Status401Unauthorized, "code-needed")
+                : Problem.Of(StatusCodes.Status401Unauthorized, "wrong-code");
+        }
         return TypedResults.Ok(await sessions.Open(user, cookie));
     }
 
