@@ -2,6 +2,8 @@ import { expect, fromAccount, openLesson, signIn, test } from './app.js';
 
 test('a lead signs in, sees today’s lesson, changes it, teaches it from the board and closes it', async ({ page }) => {
   await page.goto('/');
+  // The page leaves for the door by itself.
+  await page.waitForURL(/\/sign-in/);
   await signIn(page);
   await expect(page.getByText('Fernhollow Primary')).toBeVisible();
   await openLesson(page, 'Kestrels');
