@@ -1,7 +1,11 @@
+using BoldLadder.School.Children;
+using BoldLadder.School.Groups;
+using BoldLadder.School.Jobs;
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
 using BoldLadder.School.People;
 using BoldLadder.School.Schools;
+using BoldLadder.School.Transfer;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
 using Microsoft.Extensions.DependencyInjection;
@@ -20,6 +24,15 @@ public static class UseCases
         services.AddScoped<AccountLog>();
         services.AddScoped<Accounts>();
         services.AddScoped<SecondFactor>();
+        services.AddScoped<GroupPlaces>();
+        services.AddScoped<Places>();
+        services.AddScoped<ChildImport>();
+        services.AddScoped<IJobWork>(s => s.GetRequiredService<ChildImport>());
+        services.AddScoped<IJobWork, SchoolExport>();
+        services.AddScoped<SchoolImport>();
+        services.AddScoped<IJobWork>(s => s.GetRequiredService<SchoolImport>());
+        services.AddScoped<JobStarter>();
+        services.AddSingleton<JobRunner>();
         services.AddScoped<LadderWork>();
         services.AddScoped<Drafts>();
         services.AddScoped<Standings>();

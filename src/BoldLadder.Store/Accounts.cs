@@ -15,6 +15,9 @@ public sealed class UserSession
     /// <summary>When it was last used, to some minutes.</summary>
     public required DateTime SeenAt { get; set; }
 
+    /// <summary>When the person last showed who they are: by signing in, or asked again.</summary>
+    public DateTime ConfirmedAt { get; set; }
+
     public DateTime? EndedAt { get; set; }
 }
 

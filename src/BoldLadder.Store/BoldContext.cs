@@ -1,5 +1,6 @@
 using System.Linq.Expressions;
 using System.Text.Json;
+using BoldLadder.Core.Children;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
@@ -79,6 +80,14 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options)
     public DbSet<FirstRun> FirstRuns => Set<FirstRun>();
 
     public DbSet<Invitation> Invitations => Set<Invitation>();
+
+    public DbSet<Child> Children => Set<Child>();
+
+    public DbSet<ChildPlace> ChildPlaces => Set<ChildPlace>();
+
+    public DbSet<ChildAbsence> ChildAbsences => Set<ChildAbsence>();
+
+    public DbSet<StoredJob> Jobs => Set<StoredJob>();
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
@@ -201,7 +210,7 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options)
                 g.LadderId,
                 g.LadderVersion,
             });
-        builder.Entity<Group>().HasIndex(g => new { g.SchoolId, g.Name }).IsUnique();
+        builder.Entity<Group>().HasIndex(g => new { g.SchoolId, g.Name }).IsUnique().HasFilter("ended_on is null");
         builder.Entity<Group>().Property(g => g.Avoid).HasDefaultValueSql("'{}'");
         Owned<GroupTeacher>(builder)
             .HasKey(t => new
@@ -212,6 +221,23 @@ public sealed class BoldContext(DbContextOptions<BoldContext> options)
             });
         builder.Entity<GroupTeacher>().HasOne<Group>().WithMany().HasForeignKey(t => new { t.SchoolId, t.GroupId });
         builder.Entity<GroupTeacher>().HasOne<Membership>().WithMany().HasForeignKey(t => new { t.SchoolId, t.UserId });
+
+        Owned<Child>(builder, school: true).HasKey(c => new { c.SchoolId, c.ChildId });
+        builder.Entity<Child>().Property(c => c.Name).HasMaxLength(ChildName.Longest);
+        Owned<ChildPlace>(builder).HasKey(p => new { p.SchoolId, p.Id });
+        builder.Entity<ChildPlace>().HasOne<Child>().WithMany().HasForeignKey(p => new { p.SchoolId, p.ChildId });
+        builder.Entity<ChildPlace>().HasOne<Group>().WithMany().HasForeignKey(p => new { p.SchoolId, p.GroupId });
+        Owned<ChildAbsence>(builder)
+            .HasKey(a => new
+            {
+                a.SchoolId,
+                a.ChildId,
+                a.Date,
+            });
+        builder.Entity<ChildAbsence>().HasOne<Child>().WithMany().HasForeignKey(a => new { a.SchoolId, a.ChildId });
+        Owned<StoredJob>(builder, school: true).HasKey(j => new { j.SchoolId, j.Id });
+        builder.Entity<StoredJob>().ToTable("jobs").Property(j => j.State).HasConversion<string>().HasMaxLength(20);
+        builder.Entity<StoredJob>().HasIndex(j => new { j.SchoolId, j.MadeAt });
 
         Owned<TeachingLogEntry>(builder).HasKey(e => new { e.SchoolId, e.Id });
         builder

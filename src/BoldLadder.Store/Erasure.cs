@@ -36,6 +36,8 @@ public static class Erasure
                             where a.attrelid = c.oid and a.attname = 'child_id' and not a.attisdropped)
                         and exists (select 1 from pg_attribute a
                             where a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped)
+                    -- The name last, so that all that goes is counted.
+                    order by c.relname = 'children', c.relname
                 loop
                     execute format(
                         'delete from %I where school_id = %L and child_id = %L', kept.relname, school, child);

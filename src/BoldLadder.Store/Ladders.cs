@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Core.Teaching;
 
@@ -116,6 +117,9 @@ public sealed class Group : ISchoolOwned
     /// <summary>Length of its lessons: 15, 20, 25 or 30 minutes.</summary>
     public required int LessonMinutes { get; set; }
 
+    /// <summary>Lengths of weekdays that have another one, from Monday; 0 for the usual one. Null for none.</summary>
+    public int[]? WeekdayMinutes { get; set; }
+
     /// <summary>
     /// The weekdays on which it has lessons, 1 for Monday; null for the school's: a catch-up group may go at its own
     /// pace.
@@ -128,6 +132,10 @@ public sealed class Group : ISchoolOwned
     /// <summary>The first day on which it is no group any more; what it was taught stays readable. Null while it
     /// goes on.</summary>
     public DateOnly? EndedOn { get; set; }
+
+    /// <summary>How long the lesson of a day is.</summary>
+    public int MinutesOn(DateOnly date) =>
+        WeekdayMinutes?.ElementAtOrDefault(SchoolWeekday.Of(date) - 1) is > 0 and var minutes ? minutes : LessonMinutes;
 }
 
 /// <summary>A group given to a teacher.</summary>
@@ -138,6 +146,9 @@ public sealed class GroupTeacher : ISchoolOwned
     public required Guid GroupId { get; init; }
 
     public required Guid UserId { get; init; }
+
+    /// <summary>The weekdays on which they take it, 1 for Monday; null for all. They see it on every day.</summary>
+    public int[]? Weekdays { get; set; }
 }
 
 /// <summary>

@@ -1,3 +1,4 @@
+using BoldLadder.Core;
 using BoldLadder.Core.Style;
 using Microsoft.AspNetCore.Identity;
 
@@ -113,6 +114,10 @@ public enum Role
 /// <summary>What a role may, where rooms ask for the same.</summary>
 public static class Roles
 {
+    /// <summary>The role of a code; null for none.</summary>
+    public static Role? Parse(string code) =>
+        Enum.GetValues<Role>().Where(r => r.Code() == code).Select(r => (Role?)r).FirstOrDefault();
+
     /// <summary>True for who sees every group; others see those given to them.</summary>
     public static bool SeesAllGroups(this Role role) => role is Role.Lead or Role.Head;
 

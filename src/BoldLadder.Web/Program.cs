@@ -2,10 +2,12 @@ using BoldLadder.School.Ladders;
 using BoldLadder.School.Words;
 using BoldLadder.Web.Audit;
 using BoldLadder.Web.Calendars;
+using BoldLadder.Web.Children;
 using BoldLadder.Web.Cover;
 using BoldLadder.Web.Demo;
 using BoldLadder.Web.Facts;
 using BoldLadder.Web.Groups;
+using BoldLadder.Web.Jobs;
 using BoldLadder.Web.Ladders;
 using BoldLadder.Web.Lessons;
 using BoldLadder.Web.People;
@@ -14,11 +16,12 @@ using BoldLadder.Web.Session;
 using BoldLadder.Web.Setup;
 using BoldLadder.Web.Style;
 using BoldLadder.Web.Templates;
+using BoldLadder.Web.Transfer;
 using BoldLadder.Web.Weeks;
 using BoldLadder.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
 
-if (args is ["migrate" or "load-demo", ..])
+if (args is ["migrate" or "load-demo" or "write-schemas", ..])
     return await OwnerCommands.Run(args);
 
 var builder = WebApplication.CreateBuilder(args);
@@ -50,6 +53,7 @@ builder.Services.AddProblemDetails(options =>
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = false);
 Failures.Add(builder.Services);
 builder.Services.AddSecurity(builder.Configuration);
+JobLine.Add(builder.Services, builder.Configuration, runs: !isDocumentRun);
 builder.Services.AddLimits();
 builder.Services.AddSchools(builder.Configuration);
 builder.Services.AddOpenApi(ApiDocument.NameTheSchool);
@@ -80,6 +84,7 @@ api.MapFacts();
 var school = api.MapGroup("/schools/{schoolId:guid}").AddEndpointFilter<SchoolFilter>().WithMetadata(SchoolDoor.Here);
 school.MapLadders();
 school.MapDrafts();
+school.MapLadderFiles();
 school.MapCalendars();
 school.MapStyle();
 school.MapGroups();
@@ -90,6 +95,10 @@ school.MapWeeks();
 school.MapCoverPasses();
 school.MapAudit();
 school.MapPeople();
+school.MapChildren();
+school.MapJobs();
+school.MapTransfer();
+school.MapSchool();
 
 app.MapHealth();
 app.MapBare();

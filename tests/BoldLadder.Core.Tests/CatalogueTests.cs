@@ -72,7 +72,7 @@ public partial class CatalogueTests
     [Fact]
     public void Every_refusal_has_its_sentence_and_no_sentence_is_left_over()
     {
-        var sources = new[] { "BoldLadder.Core", "BoldLadder.School", "BoldLadder.Web" }
+        var sources = new[] { "BoldLadder.Core", "BoldLadder.Formats", "BoldLadder.School", "BoldLadder.Web" }
             .SelectMany(p =>
                 Directory.EnumerateFiles(
                     Path.Combine(ProjectFolders.Root, "src", p),

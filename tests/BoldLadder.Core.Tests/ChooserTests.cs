@@ -494,6 +494,56 @@ public class ChooserTests
     }
 
     [Fact]
+    public void Nobody_in_a_lesson_is_called_like_a_child_of_the_group()
+    {
+        var plain = Day("ai=eɪ");
+        var named = plain
+            .Materials.Sentences.Sentences.Where(s => s.Tokens.Any(t => IsName(t.Written, t.Word)))
+            .Where(new LessonWork(plain).MayBeRead)
+            .ToList();
+        Assert.True(named.Count > 10, $"{named.Count} sentences name somebody.");
+        var everybody = named
+            .SelectMany(s => s.Tokens)
+            .Where(t => IsName(t.Written, t.Word))
+            .Select(t => t.Word.Spelling.ToUpperInvariant())
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
+        Assert.DoesNotContain(named, new LessonWork(plain with { Names = everybody }).MayBeRead);
+        // Somebody may be called Will: that is no reason to do without the word.
+        var will = plain
+            .Materials.Sentences.Sentences.Where(s => s.Tokens.Any(t => t.Word.Spelling == "will"))
+            .ToList();
+        Assert.Contains(
+            will,
+            new LessonWork(
+                plain with
+                {
+                    Names = new HashSet<string>(StringComparer.OrdinalIgnoreCase) { "Will" },
+                }
+            ).MayBeRead
+        );
+
+        var made = MadeUp(plain);
+        Assert.NotEmpty(made);
+        var without = MadeUp(
+            plain with
+            {
+                Names = made.Select(m => m.ToUpperInvariant()).ToHashSet(StringComparer.OrdinalIgnoreCase),
+            }
+        );
+        Assert.NotEmpty(without);
+        Assert.Empty(made.Intersect(without));
+
+        static bool IsName(string written, Word word) => char.IsUpper(written[0]) && word.Flags.HasFlag(WordFlags.Name);
+
+        static List<string> MadeUp(LessonRequest request) =>
+            [
+                .. (Chooser.Make(new LessonWork(request), ActivityKind.DictateName, PartKind.Practise, 3)?.Items ?? [])
+                    .OfType<MadeUpItem>()
+                    .Select(m => m.Word),
+            ];
+    }
+
+    [Fact]
     public void Meanings_come_with_words_that_children_may_not_know_unless_the_school_gives_none()
     {
         IEnumerable<WordItem> Explained(LessonRequest request) =>

@@ -89,6 +89,7 @@ public sealed class Operations
                     "uuid" => Guid.NewGuid().ToString(),
                     "date" => "2026-11-24",
                     "date-time" => "2026-11-24T09:00:00Z",
+                    "byte" => "Qm8=",
                     _ => "x",
                 };
         }

@@ -503,7 +503,7 @@ public sealed class PeopleTests : IAsyncLifetime
                 nextRung = next,
                 lessonMinutes = 20,
                 lessonDays = (int[]?)null,
-                people = Array.Empty<Guid>(),
+                people = Array.Empty<GroupTaker>(),
             };
         var id = Guid.NewGuid();
         for (var twice = 0; twice < 2; twice++)
@@ -528,7 +528,7 @@ public sealed class PeopleTests : IAsyncLifetime
         await lead.Send(
             HttpMethod.Post,
             At($"groups/{id}"),
-            new { name = "Grey Herons", people = new[] { teacher.Id } }
+            new { name = "Grey Herons", people = new[] { new GroupTaker(teacher.Id, null) } }
         );
         Assert.Equal(
             ["Grey Herons", "Otters"],

@@ -8,6 +8,7 @@ using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 using BoldLadder.School.Calendars;
+using BoldLadder.School.Groups;
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
 using BoldLadder.School.Style;

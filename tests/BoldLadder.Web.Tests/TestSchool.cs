@@ -97,6 +97,8 @@ public sealed class TestSchool : IAsyncDisposable
     public void Serve(Action<IServiceCollection>? services, params (string Key, string Value)[] settings)
     {
         App?.Dispose();
+        // Quartz keeps where to log for the whole process: of an app that has ended, it would fail.
+        Quartz.Logging.LogProvider.SetCurrentLogProvider(null);
         App = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
         {
             host.UseSetting("ConnectionStrings:App", AppRole(database));
@@ -105,6 +107,8 @@ public sealed class TestSchool : IAsyncDisposable
                 PasswordRounds.ToString(System.Globalization.CultureInfo.InvariantCulture)
             );
             host.UseSetting("VerifyKept", "true");
+            // Only tests of jobs need them run.
+            host.UseSetting("Jobs", "false");
             host.UseSetting("Today", Today.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture));
             foreach (var (key, value) in settings)
                 host.UseSetting(key, value);

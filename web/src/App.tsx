@@ -11,19 +11,27 @@ const page = <K extends string>(name: K, fetch: () => Promise<Record<K, Componen
 
 const AboutPage = page('AboutPage', () => import('./shell/AboutPage'));
 const AccountPage = page('AccountPage', () => import('./people/AccountPage'));
+const ArchivedGroupPage = page('ArchivedGroupPage', () => import('./groups/ArchivedGroupPage'));
+const ArchivedLessonPage = page('ArchivedLessonPage', () => import('./groups/ArchivedLessonPage'));
+const ArchivePage = page('ArchivePage', () => import('./groups/ArchivePage'));
 const AuditPage = page('AuditPage', () => import('./audit/AuditPage'));
 const BoardPage = page('BoardPage', () => import('./board/BoardPage'));
 const CalendarPage = page('CalendarPage', () => import('./calendar/CalendarPage'));
+const ChildRecordPage = page('ChildRecordPage', () => import('./children/ChildRecordPage'));
+const ChildrenPage = page('ChildrenPage', () => import('./children/ChildrenPage'));
 const CoverPage = page('CoverPage', () => import('./cover/CoverPage'));
 const GatherPage = page('GatherPage', () => import('./gather/GatherPage'));
 const GroupsPage = page('GroupsPage', () => import('./groups/GroupsPage'));
+const ImportPage = page('ImportPage', () => import('./children/ImportPage'));
 const JoinPage = page('JoinPage', () => import('./people/JoinPage'));
 const LadderPage = page('LadderPage', () => import('./ladder/LadderPage'));
 const LessonPage = page('LessonPage', () => import('./lesson/LessonPage'));
 const LessonPrint = page('LessonPrint', () => import('./lesson/LessonPrint'));
 const MatPage = page('MatPage', () => import('./mat/MatPage'));
+const NewYearPage = page('NewYearPage', () => import('./groups/NewYearPage'));
 const PeoplePage = page('PeoplePage', () => import('./people/PeoplePage'));
 const ResetPage = page('ResetPage', () => import('./people/ResetPage'));
+const SchoolPage = page('SchoolPage', () => import('./school/SchoolPage'));
 const StylePage = page('StylePage', () => import('./style/StylePage'));
 const TemplatesPage = page('TemplatesPage', () => import('./templates/TemplatesPage'));
 const WeekPage = page('WeekPage', () => import('./week/WeekPage'));
@@ -54,6 +62,14 @@ export function App() {
             <Route path="/groups/:groupId/mats/:date" element={<MatPage />} />
             <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
             <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />
+            <Route path="/school" element={<SchoolPage />} />
+            <Route path="/new-year" element={<NewYearPage />} />
+            <Route path="/archive" element={<ArchivePage />} />
+            <Route path="/archive/:groupId" element={<ArchivedGroupPage />} />
+            <Route path="/archive/:groupId/lessons/:lessonId" element={<ArchivedLessonPage />} />
+            <Route path="/children" element={<ChildrenPage />} />
+            <Route path="/children/import" element={<ImportPage />} />
+            <Route path="/children/:childId/record" element={<ChildRecordPage />} />
             <Route path="/audit" element={<AuditPage />} />
             <Route path="/people" element={<PeoplePage />} />
             <Route path="/account" element={<AccountPage />} />

@@ -19,7 +19,15 @@ public sealed record TermView(Guid Id, string Name, DateOnly First, DateOnly Las
 public sealed record CheckpointView(Guid Id, string Name, DateOnly Date, string What);
 
 /// <summary>A group's pace: how long its lessons are, and on which weekdays; null for the school's.</summary>
-public sealed record GroupPace(Guid GroupId, string Name, int LessonMinutes, IReadOnlyList<int>? LessonDays);
+/// <param name="WeekdayMinutes">Lengths of weekdays that have another one, from Monday; 0 for the usual one. Null for
+/// none.</param>
+public sealed record GroupPace(
+    Guid GroupId,
+    string Name,
+    int LessonMinutes,
+    IReadOnlyList<int>? LessonDays,
+    IReadOnlyList<int>? WeekdayMinutes = null
+);
 
 /// <summary>The school's calendar as it is set.</summary>
 /// <param name="LessonDays">Weekdays with lessons, 1 for Monday.</param>
@@ -102,7 +110,7 @@ public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
                 .ToListAsync(scope.Stop),
             Groups: await scope
                 .Groups.OrderBy(g => g.Name)
-                .Select(g => new GroupPace(g.Id, g.Name, g.LessonMinutes, g.LessonDays))
+                .Select(g => new GroupPace(g.Id, g.Name, g.LessonMinutes, g.LessonDays, g.WeekdayMinutes))
                 .ToListAsync(scope.Stop)
         );
 
@@ -216,9 +224,10 @@ public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
         {
             if (wanted.Groups.FirstOrDefault(g => g.GroupId == group.Id) is not { } pace)
                 continue;
-            (group.LessonMinutes, group.LessonDays) = (
+            (group.LessonMinutes, group.LessonDays, group.WeekdayMinutes) = (
                 pace.LessonMinutes,
-                pace.LessonDays is null ? null : [.. pace.LessonDays.Distinct().Order()]
+                pace.LessonDays is null ? null : [.. pace.LessonDays.Distinct().Order()],
+                pace.WeekdayMinutes?.Any(m => m > 0) == true ? [.. pace.WeekdayMinutes] : null
             );
         }
         scope.Audit("calendar-saved", school.SchoolId);
@@ -226,6 +235,13 @@ public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
         await scope.Refresh();
         return await View();
     }
+
+    private static bool AreLengths(GroupPace pace) =>
+        Pace.Lengths.Contains(pace.LessonMinutes)
+        && (
+            pace.WeekdayMinutes is not { } weekdays
+            || (weekdays.Count == SchoolWeekday.DaysInWeek && weekdays.All(m => m == 0 || Pace.Lengths.Contains(m)))
+        );
 
     private static Refusal? Wrong(CalendarSettings wanted)
     {
@@ -259,7 +275,7 @@ public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
         {
             return Refusal.Unusable("no-lesson-day", ("group", idle.Name)).About("group");
         }
-        if (wanted.Groups.FirstOrDefault(g => !Pace.Lengths.Contains(g.LessonMinutes)) is { } odd)
+        if (wanted.Groups.FirstOrDefault(g => !AreLengths(g)) is { } odd)
         {
             return Refusal
                 .Unusable("bad-length", ("group", odd.Name), ("lengths", string.Join(", ", Pace.Lengths)))

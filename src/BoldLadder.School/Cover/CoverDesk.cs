@@ -127,7 +127,7 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
             GroupName: group.Name,
             Date: pass.Date,
             RungLabel: lesson.Document.Title.Label,
-            LessonMinutes: group.LessonMinutes,
+            LessonMinutes: group.MinutesOn(pass.Date),
             Minutes: lesson.Minutes,
             Language: scope.School.Language,
             PaperSize: scope.School.PaperSize,

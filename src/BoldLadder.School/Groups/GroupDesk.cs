@@ -19,8 +19,12 @@ public sealed record GroupView(
     string? NextRung,
     DateOnly? LessonDate,
     bool IsToday,
-    LessonStatus? Status
+    LessonStatus? Status,
+    IReadOnlyList<TakerView> Takers
 );
+
+/// <summary>Who takes a group, and on which weekdays; null for every day.</summary>
+public sealed record TakerView(Guid Id, string Name, IReadOnlyList<int>? Weekdays);
 
 /// <summary>The groups this person may see.</summary>
 public sealed class GroupDesk(SchoolScope scope, GroupDays groupDays, LessonShelf shelf)
@@ -34,19 +38,31 @@ public sealed class GroupDesk(SchoolScope scope, GroupDays groupDays, LessonShel
         var lessons = (
             await shelf.Of(scope.DailyLessons.Where(l => ids.Contains(l.GroupId) && days.Contains(l.Date)))
         ).ToDictionary(l => (l.GroupId, l.Date));
+        var takers = (
+            await scope
+                .Store.GroupTeachers.Where(t => ids.Contains(t.GroupId))
+                .Join(
+                    scope.Store.Users,
+                    t => t.UserId,
+                    u => u.Id,
+                    (t, u) => new { t.GroupId, Taker = new TakerView(u.Id, u.DisplayName, t.Weekdays) }
+                )
+                .ToListAsync(scope.Stop)
+        ).ToLookup(t => t.GroupId, t => t.Taker);
         return
         [
             .. states.Select(s =>
                 View(
                     s,
                     next[s.Group.Id],
-                    next[s.Group.Id] is { } day ? lessons.GetValueOrDefault((s.Group.Id, day)) : null
+                    next[s.Group.Id] is { } day ? lessons.GetValueOrDefault((s.Group.Id, day)) : null,
+                    [.. takers[s.Group.Id].OrderBy(t => t.Name, StringComparer.Ordinal)]
                 )
             ),
         ];
     }
 
-    private GroupView View(GroupState state, DateOnly? date, StoredLesson? lesson)
+    private GroupView View(GroupState state, DateOnly? date, StoredLesson? lesson, IReadOnlyList<TakerView> takers)
     {
         var (group, ladder) = (state.Group, state.Ladder);
         var left = state.Days.Progress.Remaining.Length;
@@ -67,7 +83,8 @@ public sealed class GroupDesk(SchoolScope scope, GroupDays groupDays, LessonShel
             NextRung: title?.Label,
             LessonDate: date,
             IsToday: date == scope.Today,
-            Status: lesson?.Status
+            Status: lesson?.Status,
+            Takers: takers
         );
     }
 }

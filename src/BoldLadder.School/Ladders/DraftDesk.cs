@@ -136,7 +136,7 @@ public sealed class DraftDesk(
         return await View(draft);
     }
 
-    private Refusal? UnknownTricky(IEnumerable<LadderStep> steps)
+    internal Refusal? UnknownTricky(IEnumerable<LadderStep> steps)
     {
         var asked = steps.SelectMany(s =>
             s switch
@@ -353,26 +353,5 @@ public sealed class DraftDesk(
         if (await scope.Ladder(ladderId, version) is not { } before || after is null)
             return Refused.UnknownLadder;
         return LadderWork.Lines(before, LadderDifference.Between(before, after)).ToList();
-    }
-
-    public async Task<Answer<Done>> MoveGroup(Guid groupId, MoveGroupRequest request, string? seen)
-    {
-        await scope.Lock(groupId);
-        if (await scope.Groups.SingleOrDefaultAsync(g => g.Id == groupId, scope.Stop) is not { } group)
-            return Refused.UnknownGroup;
-        if (scope.LeadOnly() is { } refused)
-            return refused;
-        if (Stamps.Number(seen) is not { } version)
-            return Refused.VersionMissing;
-        if (version != group.LadderVersion)
-            return Refusal
-                .Conflict("changed-meanwhile", ("group", group.Name), ("version", group.LadderVersion))
-                .About("group");
-        if (await scope.Ladder(request.LadderId, request.Version) is null)
-            return Refused.UnknownLadder;
-        (group.LadderId, group.LadderVersion) = (request.LadderId, request.Version);
-        scope.Audit("group-moved", groupId);
-        await scope.Save();
-        return Done.It;
     }
 }

@@ -188,8 +188,6 @@ public sealed record Renaming(string Name);
 
 public sealed record RestoreRequest(int Version);
 
-public sealed record MoveGroupRequest(Guid LadderId, int Version);
-
 /// <param name="Chunks">The school's own, each as its correspondences.</param>
 public sealed record TeachablesView(
     IReadOnlyList<TeachableView> Correspondences,

@@ -58,7 +58,7 @@ public sealed class LessonReading(SchoolScope scope, LessonRequests requests, St
             RungId: title.Rung,
             RungLabel: title.Label,
             Stage: title.Stage,
-            LessonMinutes: day.Group.LessonMinutes,
+            LessonMinutes: day.Group.MinutesOn(day.Date),
             Minutes: lesson.Minutes,
             Version: lesson.Version,
             Status: lesson.Status,

@@ -6,6 +6,7 @@ using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
+using BoldLadder.School.Children;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
@@ -13,7 +14,7 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Lessons;
 
 /// <summary>What is asked of the planner for a day, and of the check for a lesson that was made.</summary>
-public sealed class LessonRequests(SchoolScope scope)
+public sealed class LessonRequests(SchoolScope scope, Places places)
 {
     /// <summary>
     /// The request for making something of a lesson: with what the group's last lessons showed, its pace, and the
@@ -37,8 +38,21 @@ public sealed class LessonRequests(SchoolScope scope)
             Pace = history.Pace,
             Templates = [.. templates.OrderBy(t => t.Weekday is null).Select(t => t.Document)],
             Phrases = phrases,
+            Names = await Names(day.Group, day.Date),
         };
     }
+
+    /// <summary>What the children are called who are in a group on a day, without the letter behind.</summary>
+    private async Task<HashSet<string>> Names(Group group, DateOnly date) =>
+        (
+            await places
+                .On(date)
+                .Where(p => p.GroupId == group.Id)
+                .Join(scope.Store.Children, p => p.ChildId, c => c.ChildId, (p, c) => c.Name)
+                .ToListAsync(scope.Stop)
+        )
+            .Select(n => n.Split(' ')[0])
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
 
     /// <summary>What the group's last lessons before a day showed.</summary>
     private async Task<LessonHistory> History(Group group, DateOnly date)
@@ -75,7 +89,7 @@ public sealed class LessonRequests(SchoolScope scope)
             Materials: scope.Words.Materials,
             TrickyBefore: day.Progress.TrickyBefore(day.Ahead),
             Memory: day.Progress.MemoryAt(day.Ahead),
-            Minutes: day.Group.LessonMinutes,
+            Minutes: day.Group.MinutesOn(day.Date),
             Seed: seed
         )
         {

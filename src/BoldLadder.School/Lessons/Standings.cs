@@ -61,18 +61,32 @@ public sealed class Standings(SchoolScope scope)
             added.Supersedes is null && (now.Last is null || added.Date > now.Last)
                 ? With(now, added)
                 : Fold([.. (await Lines(e => e.GroupId == added.GroupId)).Where(e => e.Id != added.Supersedes), added]);
-        if (
-            await scope.Store.GroupStandings.SingleOrDefaultAsync(s => s.GroupId == added.GroupId, scope.Stop) is
-            { } row
-        )
-            (row.Document, row.Version) = (next, row.Version + 1);
+        Put(added.SchoolId, added.GroupId, next, await Row(added.GroupId));
+    }
+
+    /// <summary>
+    /// Keeps where a group stands after lines of its log were put right; they are saved before.
+    /// </summary>
+    public async Task Anew(Guid group) =>
+        Put(scope.School.SchoolId, group, Fold(await Lines(e => e.GroupId == group)), await Row(group));
+
+    /// <summary>Lines of a group's log that count, in order.</summary>
+    public async Task<List<TeachingLogEntry>> Log(Guid group) => [.. await Lines(e => e.GroupId == group)];
+
+    private Task<GroupStanding?> Row(Guid group) =>
+        scope.Store.GroupStandings.SingleOrDefaultAsync(s => s.GroupId == group, scope.Stop);
+
+    private void Put(Guid school, Guid group, Standing standing, GroupStanding? row)
+    {
+        if (row is not null)
+            (row.Document, row.Version) = (standing, row.Version + 1);
         else
             scope.Store.GroupStandings.Add(
                 new GroupStanding
                 {
-                    SchoolId = added.SchoolId,
-                    GroupId = added.GroupId,
-                    Document = next,
+                    SchoolId = school,
+                    GroupId = group,
+                    Document = standing,
                     Version = 1,
                 }
             );
@@ -95,7 +109,8 @@ public sealed class Standings(SchoolScope scope)
         return entries.Where(e => !superseded.Contains(e.Id));
     }
 
-    private static Standing Fold(IEnumerable<TeachingLogEntry> lines) =>
+    /// <summary>What lines that count come to.</summary>
+    public static Standing Fold(IEnumerable<TeachingLogEntry> lines) =>
         lines.OrderBy(e => e.Date).Aggregate(Standing.Nothing, With);
 
     private static Standing With(Standing standing, TeachingLogEntry line) =>

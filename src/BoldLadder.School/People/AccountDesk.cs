@@ -88,6 +88,29 @@ public sealed class AccountDesk(BoldContext store, Accounts accounts, SecondFact
     public async Task<Answer<User>> ChangePassword(Guid userId, PasswordChange change) =>
         await accounts.ChangePassword(await Own(userId), change.Before, change.After);
 
+    /// <summary>
+    /// Shows again who is at work, before what can't be taken back. Wrong ones are counted at the door of the account.
+    /// </summary>
+    public async Task<Answer<Done>> Confirm(Guid userId, Guid? session, PasswordCheck check)
+    {
+        if (!await accounts.Is(await Own(userId), check.Password))
+            return Refusal.Unusable("wrong-password");
+        var now = clock.UtcNow;
+        await store
+            .UserSessions.Where(s => s.Id == session && s.UserId == userId && s.EndedAt == null)
+            .ExecuteUpdateAsync(s => s.SetProperty(x => x.ConfirmedAt, now));
+        log.Record("confirmed", userId);
+        await store.SaveChangesAsync();
+        return Done.It;
+    }
+
+    /// <summary>True when the person has shown who they are lately, in this session.</summary>
+    public async Task<bool> IsConfirmed(Guid userId, Guid? session)
+    {
+        var since = clock.UtcNow - OpenSession.ConfirmedFor;
+        return await store.UserSessions.AnyAsync(s => s.Id == session && s.UserId == userId && s.ConfirmedAt > since);
+    }
+
     /// <summary>A key for an app, while none is in use.</summary>
     public async Task<Answer<(User User, FactorKey Key)>> BeginFactor(Guid userId)
     {

@@ -4,5 +4,8 @@ namespace BoldLadder.School.People;
 public static class OpenSession
 {
     public static readonly TimeSpan Longest = TimeSpan.FromHours(12);
+
+    /// <summary>How long it counts that a person has shown who they are.</summary>
+    public static readonly TimeSpan ConfirmedFor = TimeSpan.FromMinutes(10);
     public static readonly TimeSpan LongestUnused = TimeSpan.FromHours(4);
 }

@@ -26,6 +26,7 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
     private (List<(DateOnly First, DateOnly Last)> Terms, List<DateOnly> Closed)? days;
     private readonly Dictionary<string, SchoolCalendar> calendars = [];
     private IDbContextTransaction? transaction;
+    private readonly List<Func<Task>> afterwards = [];
 
     public StoredSchool School => school ?? throw new InvalidOperationException("No school has been opened.");
 
@@ -116,7 +117,13 @@ public sealed class SchoolScope(BoldContext store, SchoolLayers layers, WorkCach
         transaction = null;
         await open.CommitAsync(CancellationToken.None);
         await open.DisposeAsync();
+        foreach (var next in afterwards)
+            await next();
+        afterwards.Clear();
     }
+
+    /// <summary>Does this once what was done is committed, and never if it is taken back.</summary>
+    public void AfterRelease(Func<Task> next) => afterwards.Add(next);
 
     public async ValueTask DisposeAsync()
     {

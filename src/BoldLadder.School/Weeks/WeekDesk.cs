@@ -33,6 +33,7 @@ public sealed record GroupWeek(
 /// <param name="Status">Null where no lesson was planned yet.</param>
 /// <param name="LessonId">What a change goes to; null where there is no lesson.</param>
 /// <param name="Version">What a change names in If-Match; 0 where there is no lesson.</param>
+/// <param name="Available">How long the group's lesson of that weekday is.</param>
 /// <param name="Edited">True when someone changed the lesson by hand.</param>
 /// <param name="Broken">Items that can't be read on the day any more.</param>
 /// <param name="Expected">What the group comes to on the day now, when it is something else than was planned
@@ -45,6 +46,7 @@ public sealed record WeekDayView(
     Guid? LessonId,
     int Version,
     int Minutes,
+    int Available,
     bool Edited,
     int Broken,
     string? Expected
@@ -145,6 +147,7 @@ public sealed class WeekDesk(
                 LessonId: null,
                 Version: 0,
                 Minutes: 0,
+                Available: state.Group.MinutesOn(date),
                 Edited: false,
                 Broken: 0,
                 Expected: null
@@ -162,6 +165,7 @@ public sealed class WeekDesk(
             LessonId: lesson.Id,
             Version: lesson.Version,
             Minutes: lesson.Minutes,
+            Available: state.Group.MinutesOn(date),
             Edited: edited.Contains(lesson.Id),
             Broken: broken,
             Expected: expected

@@ -88,6 +88,86 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("audit", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.Child", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("ChildId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("child_id");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(30)
+                        .HasColumnType("character varying(30)")
+                        .HasColumnName("name");
+
+                    b.HasKey("SchoolId", "ChildId")
+                        .HasName("pk_children");
+
+                    b.ToTable("children", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.ChildAbsence", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("ChildId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("child_id");
+
+                    b.Property<DateOnly>("Date")
+                        .HasColumnType("date")
+                        .HasColumnName("date");
+
+                    b.HasKey("SchoolId", "ChildId", "Date")
+                        .HasName("pk_child_absences");
+
+                    b.ToTable("child_absences", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.ChildPlace", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("ChildId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("child_id");
+
+                    b.Property<DateOnly>("First")
+                        .HasColumnType("date")
+                        .HasColumnName("first");
+
+                    b.Property<Guid>("GroupId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("group_id");
+
+                    b.Property<DateOnly?>("Last")
+                        .HasColumnType("date")
+                        .HasColumnName("last");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_child_places");
+
+                    b.HasIndex("SchoolId", "ChildId")
+                        .HasDatabaseName("ix_child_places_school_id_child_id");
+
+                    b.HasIndex("SchoolId", "GroupId")
+                        .HasDatabaseName("ix_child_places_school_id_group_id");
+
+                    b.ToTable("child_places", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.ClosedDay", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -231,12 +311,17 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("name");
 
+                    b.PrimitiveCollection<int[]>("WeekdayMinutes")
+                        .HasColumnType("integer[]")
+                        .HasColumnName("weekday_minutes");
+
                     b.HasKey("SchoolId", "Id")
                         .HasName("pk_groups");
 
                     b.HasIndex("SchoolId", "Name")
                         .IsUnique()
-                        .HasDatabaseName("ix_groups_school_id_name");
+                        .HasDatabaseName("ix_groups_school_id_name")
+                        .HasFilter("ended_on is null");
 
                     b.HasIndex("SchoolId", "LadderId", "LadderVersion")
                         .HasDatabaseName("ix_groups_school_id_ladder_id_ladder_version");
@@ -283,6 +368,10 @@ namespace BoldLadder.Store.Migrations
                     b.Property<Guid>("UserId")
                         .HasColumnType("uuid")
                         .HasColumnName("user_id");
+
+                    b.PrimitiveCollection<int[]>("Weekdays")
+                        .HasColumnType("integer[]")
+                        .HasColumnName("weekdays");
 
                     b.HasKey("SchoolId", "GroupId", "UserId")
                         .HasName("pk_group_teachers");
@@ -702,6 +791,84 @@ namespace BoldLadder.Store.Migrations
                         .HasName("pk_sign_in_tries");
 
                     b.ToTable("sign_in_tries", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredJob", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<int>("Done")
+                        .HasColumnType("integer")
+                        .HasColumnName("done");
+
+                    b.Property<DateTime?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<byte[]>("Input")
+                        .HasColumnType("bytea")
+                        .HasColumnName("input");
+
+                    b.Property<bool>("IsToCancel")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_to_cancel");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("kind");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<Guid>("MadeBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by");
+
+                    b.Property<string>("Refusal")
+                        .HasColumnType("text")
+                        .HasColumnName("refusal");
+
+                    b.Property<string>("RefusalArguments")
+                        .HasColumnType("text")
+                        .HasColumnName("refusal_arguments");
+
+                    b.Property<byte[]>("Result")
+                        .HasColumnType("bytea")
+                        .HasColumnName("result");
+
+                    b.Property<string>("ResultName")
+                        .HasColumnType("text")
+                        .HasColumnName("result_name");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("state");
+
+                    b.Property<int>("Total")
+                        .HasColumnType("integer")
+                        .HasColumnName("total");
+
+                    b.Property<int>("Tries")
+                        .HasColumnType("integer")
+                        .HasColumnName("tries");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_jobs");
+
+                    b.HasIndex("SchoolId", "MadeAt")
+                        .HasDatabaseName("ix_jobs_school_id_made_at");
+
+                    b.ToTable("jobs", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredLesson", b =>
@@ -1188,6 +1355,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<DateTime>("ConfirmedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("confirmed_at");
+
                     b.Property<DateTime?>("EndedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("ended_at");
@@ -1325,6 +1496,43 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_audit_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.Child", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_children_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.ChildAbsence", b =>
+                {
+                    b.HasOne("BoldLadder.Store.Child", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "ChildId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_child_absences_children_school_id_child_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.ChildPlace", b =>
+                {
+                    b.HasOne("BoldLadder.Store.Child", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "ChildId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_child_places_children_school_id_child_id");
+
+                    b.HasOne("BoldLadder.Store.Group", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "GroupId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_child_places_groups_school_id_group_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.ClosedDay", b =>
@@ -1506,6 +1714,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_school_states_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredJob", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_jobs_schools_school_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredLesson", b =>

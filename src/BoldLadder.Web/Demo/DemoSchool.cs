@@ -5,6 +5,7 @@ using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
+using BoldLadder.School.Children;
 using BoldLadder.School.Lessons;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
@@ -37,6 +38,9 @@ public sealed class DemoSchool(
     /// <summary>Weeks that can be looked back on, and weeks that are planned.</summary>
     private const int WeeksTaught = 4;
     private const int WeeksPlanned = 2;
+
+    /// <summary>How long ago a group ended, which is in the archive.</summary>
+    private const int WeeksSinceEnded = 8;
 
     private static readonly (string Name, int RungsTaught, int Minutes)[] GroupPlan =
     [
@@ -95,7 +99,7 @@ public sealed class DemoSchool(
             }
         );
         await store.SaveChangesAsync();
-        foreach (var (name, taught, minutes) in GroupPlan)
+        foreach (var (at, (name, taught, minutes)) in GroupPlan.Index())
         {
             var group = new Group
             {
@@ -107,6 +111,7 @@ public sealed class DemoSchool(
                 LessonMinutes = minutes,
             };
             store.Groups.Add(group);
+            DemoChildren.Add(store, school, at, group.Id, clock.Today(TimeZone));
             store.GroupTeachers.Add(
                 new GroupTeacher
                 {
@@ -122,6 +127,7 @@ public sealed class DemoSchool(
                         SchoolId = school,
                         GroupId = group.Id,
                         UserId = helper.Id,
+                        Weekdays = [2, 4],
                     }
                 );
             var first = SchoolWeekday.Monday(clock.Today(TimeZone)).AddDays(-SchoolWeekday.DaysInWeek * WeeksTaught);
@@ -140,6 +146,21 @@ public sealed class DemoSchool(
             await store.SaveChangesAsync();
             await AddLessons(group, calendar, first, name == "Otters" ? teacher.Id : second.Id);
         }
+        var ended = SchoolWeekday.Monday(clock.Today(TimeZone)).AddDays(-SchoolWeekday.DaysInWeek * WeeksSinceEnded);
+        var larks = new Group
+        {
+            SchoolId = school,
+            Id = Guid.CreateVersion7(),
+            Name = "Larks",
+            LadderId = ladder.Id,
+            LadderVersion = 1,
+            LessonMinutes = 20,
+            EndedOn = ended,
+        };
+        store.Groups.Add(larks);
+        AddHistory(larks, calendar, ended, 24, lead.Id);
+        DemoChildren.Add(store, school, GroupPlan.Length, null, clock.Today(TimeZone));
+        await store.SaveChangesAsync();
         await WriteAccounts(
             accountsFile,
             [
@@ -240,7 +261,7 @@ public sealed class DemoSchool(
         {
             var scope = new SchoolScope(store, layers, cache, clock.On(date < today ? date : today));
             await scope.Enter(teacher, school);
-            var (standings, requests) = (new Standings(scope), new LessonRequests(scope));
+            var (standings, requests) = (new Standings(scope), new LessonRequests(scope, new Places(scope)));
             var groupDays = new GroupDays(scope, standings);
             var making = new LessonMaking(scope, groupDays, requests, standings);
             if (await groupDays.Day(group, date) is not { Rung: { } rung } day)

@@ -1,3 +1,4 @@
+using BoldLadder.School.Transfer;
 using BoldLadder.Store;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Identity;
@@ -26,10 +27,19 @@ public static class OwnerCommands
         builder.Services.AddScoped<DemoSchool>();
         using var host = builder.Build();
         using var scope = host.Services.CreateScope();
+        if (args is ["write-schemas", var folder])
+        {
+            // For who works on the product: docs/formats follows the tables.
+            await File.WriteAllTextAsync(
+                Path.Combine(folder, "school.schema.json"),
+                SchoolSchema.Of(scope.ServiceProvider.GetRequiredService<BoldContext>()) + "\n"
+            );
+            return 0;
+        }
         if (args is not (["migrate"] or ["load-demo", _]))
         {
             await Console.Error.WriteLineAsync(
-                "Usage: BoldLadder.Web migrate | BoldLadder.Web load-demo ACCOUNTS-FILE"
+                "Usage: BoldLadder.Web migrate | load-demo ACCOUNTS-FILE | write-schemas FOLDER"
             );
             return 2;
         }

@@ -1,4 +1,5 @@
 using BoldLadder.School.Ladders;
+using BoldLadder.Web.Session;
 using BoldLadder.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 
@@ -63,6 +64,7 @@ public static class DraftEndpoints
                     DraftDesk desk
                 ) => desk.Publish(ladderId, request, ifMatch).Http()
             )
+            .AsksAgain()
             .WithName("publishDraft");
         ladder
             .MapGet("/history", (Guid ladderId, DraftDesk desk) => desk.History(ladderId).Http())
@@ -72,16 +74,5 @@ public static class DraftEndpoints
                 desk.Difference(ladderId, version, to).Http()
             )
             .WithName("getDifference");
-        school
-            .MapPost(
-                "/groups/{groupId:guid}/ladder",
-                (
-                    Guid groupId,
-                    MoveGroupRequest request,
-                    [FromHeader(Name = "If-Match")] string? ifMatch,
-                    DraftDesk desk
-                ) => desk.MoveGroup(groupId, request, ifMatch).Http()
-            )
-            .WithName("moveGroup");
     }
 }

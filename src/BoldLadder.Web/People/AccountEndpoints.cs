@@ -32,6 +32,11 @@ public static class AccountEndpoints
             )
             .WithName("changePassword");
         guarded
+            .MapPost("/confirmation", (PasswordCheck check, ClaimsPrincipal who, AccountDesk desk) =>
+                desk.Confirm(who.Id(), Sessions.IdOf(who), check).Http()
+            )
+            .WithName("confirmAccount");
+        guarded
             .MapPost(
                 "/second-factor/key",
                 async Task<Results<Ok<FactorKey>, ProblemHttpResult>> (

@@ -49,6 +49,7 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
             UserId = user.Id,
             StartedAt = clock.UtcNow,
             SeenAt = clock.UtcNow,
+            ConfirmedAt = clock.UtcNow,
         };
         store.UserSessions.Add(session);
         log.Record("signed-in", user.Id);

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { askAgain } from '../session/asking';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -26,14 +27,35 @@ export function forgetToken() {
   token = null;
 }
 
+/** Changes under way, as they were sent: one that asks who is at work is sent again. */
+const sent = new Map<string, Request>();
+
 client.use({
-  async onRequest({ request }) {
+  async onRequest({ request, id }) {
     if (request.method === 'GET') return undefined;
     token ??= await fetchToken();
     request.headers.set('X-XSRF-TOKEN', token);
+    sent.set(id, request.clone());
     return request;
   },
+  async onResponse({ response, id }) {
+    const again = sent.get(id);
+    sent.delete(id);
+    if (!again || response.status !== 403 || !(await isToConfirm(response))) return undefined;
+    return (await askAgain()) ? fetch(again) : undefined;
+  },
+  onError({ id }) {
+    sent.delete(id);
+  },
 });
+
+async function isToConfirm(response: Response): Promise<boolean> {
+  const problem = (await response
+    .clone()
+    .json()
+    .catch(() => ({}))) as { type?: string };
+  return problem.type === 'bold:confirm-first';
+}
 
 async function fetchToken(): Promise<string> {
   const answer = await fetch('/api/antiforgery');

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/confirmation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["confirmAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/second-factor/key": {
         parameters: {
             query?: never;
@@ -324,7 +340,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/schools/{schoolId}/groups/{groupId}/ladder": {
+    "/api/schools/{schoolId}/orders/look": {
         parameters: {
             query?: never;
             header?: never;
@@ -333,7 +349,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["moveGroup"];
+        post: operations["lookAtOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeOrderedLadder"];
         delete?: never;
         options?: never;
         head?: never;
@@ -463,6 +495,134 @@ export interface paths {
         put?: never;
         post: operations["changeGroup"];
         delete: operations["endGroup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/ladder/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtMove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveGroup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["splitGroup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/merge/{intoId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookAtMerge"];
+        put?: never;
+        post: operations["mergeGroup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/new-year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginYear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listEndedGroups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/archive/{groupId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getEndedGroup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/archive/{groupId}/lessons/{lessonId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getArchivedLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -788,6 +948,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listJobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/jobs/{jobId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["cancelJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/jobs/{jobId}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetchJobFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["exportSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSchool"];
+        put?: never;
+        post: operations["saveSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}": {
         parameters: {
             query?: never;
@@ -1044,6 +1300,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/ladders/{ladderId}/versions/{version}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLadderFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDraftFile"];
+        put?: never;
+        post: operations["readLadderFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/ladders/{ladderId}/draft/file/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtLadderFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/lessons/{lessonId}": {
         parameters: {
             query?: never;
@@ -1124,6 +1428,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/children": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listChildren"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/children/{childId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeChild"];
+        delete: operations["eraseChild"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/children/{childId}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/children/{childId}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["exportChild"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/children/imports/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtChildren"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/children/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importChildren"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1170,6 +1570,27 @@ export interface components {
         AntiforgeryView: {
             token: string;
         };
+        ArchivedDay: {
+            /** Format: date */
+            date: string;
+            label: string;
+            outcome: components["schemas"]["LessonOutcome"];
+            /** Format: uuid */
+            lessonId: null | string;
+        };
+        ArchivedGroup: {
+            name: string;
+            /** Format: date */
+            endedOn: string;
+            days: components["schemas"]["ArchivedDay"][];
+        };
+        ArchivedLesson: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            lesson: components["schemas"]["Lesson"];
+        };
         AuditLine: {
             /** Format: date-time */
             at: string;
@@ -1182,6 +1603,11 @@ export interface components {
         AuditView: {
             lines: components["schemas"]["AuditLine"][];
             earlier: boolean;
+        };
+        AwayChange: {
+            /** Format: date */
+            date: string;
+            isAway: boolean;
         };
         BesideCard: {
             correspondence: string;
@@ -1262,6 +1688,52 @@ export interface components {
             /** Format: date */
             date: string;
             what: string;
+        };
+        ChildChange: {
+            name: string;
+            /** Format: uuid */
+            groupId: null | string;
+            /** Format: date */
+            from: null | string;
+        };
+        ChildFile: {
+            /** Format: byte */
+            content: string;
+            isList: boolean;
+            columns: null | components["schemas"]["RosterColumns"];
+            /** Format: uuid */
+            groupId: null | string;
+            groups: components["schemas"]["GroupMeant"][];
+        };
+        ChildRecord: {
+            /** Format: int32 */
+            format: number;
+            school: string;
+            /** Format: date-time */
+            madeAt: string;
+            name: string;
+            groups: components["schemas"]["ChildTime"][];
+            away: string[];
+        };
+        ChildrenView: {
+            children: components["schemas"]["ChildView"][];
+        };
+        ChildTime: {
+            group: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: null | string;
+        };
+        ChildView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: uuid */
+            groupId: null | string;
+            /** Format: date */
+            since: null | string;
+            isAway: boolean;
         };
         Chunk: {
             text: string;
@@ -1349,6 +1821,27 @@ export interface components {
             canUndo: boolean;
             canRedo: boolean;
         };
+        EndedGroup: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            endedOn: string;
+            /** Format: int32 */
+            lessons: number;
+        };
+        ErasureReceipt: {
+            /** Format: uuid */
+            number: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            rows: number;
+        };
+        ExportRequest: {
+            /** Format: uuid */
+            id: string;
+        };
         FactorCode: {
             code: string;
         };
@@ -1401,7 +1894,7 @@ export interface components {
         };
         GroupChange: {
             name: string;
-            people: string[];
+            people: components["schemas"]["GroupTaker"][];
         };
         GroupDates: {
             /** Format: uuid */
@@ -1424,6 +1917,24 @@ export interface components {
             lastDay: null | string;
             warnings: components["schemas"]["RungWarning"][];
         };
+        GroupMeant: {
+            name: string;
+            /** Format: uuid */
+            groupId: null | string;
+        };
+        GroupMoveView: {
+            before: null | string;
+            after: null | string;
+            skipped: string[];
+            again: string[];
+            beside: string[];
+            /** Format: int32 */
+            rungsLeft: number;
+            /** Format: date */
+            lastDay: null | string;
+            /** Format: int32 */
+            planned: number;
+        };
         GroupPace: {
             /** Format: uuid */
             groupId: string;
@@ -1431,6 +1942,12 @@ export interface components {
             /** Format: int32 */
             lessonMinutes: number;
             lessonDays: null | number[];
+            weekdayMinutes?: null | number[];
+        };
+        GroupTaker: {
+            /** Format: uuid */
+            id: string;
+            weekdays: null | number[];
         };
         GroupVerdictView: {
             /** Format: uuid */
@@ -1458,6 +1975,7 @@ export interface components {
             lessonDate: null | string;
             isToday: boolean;
             status: null | components["schemas"]["LessonStatus"];
+            takers: components["schemas"]["TakerView"][];
         };
         GroupWeek: {
             /** Format: uuid */
@@ -1500,6 +2018,37 @@ export interface components {
             /** Format: int32 */
             target: number;
         };
+        /** @enum {unknown} */
+        ImportChoice: "add" | "move" | "skip";
+        ImportLine: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            isShortened: boolean;
+            /** Format: uuid */
+            groupId: null | string;
+            state: components["schemas"]["ImportState"];
+            /** Format: uuid */
+            childId: null | string;
+            /** Format: uuid */
+            otherGroup: null | string;
+            usual: components["schemas"]["ImportChoice"];
+        };
+        ImportPreview: {
+            columns: null | components["schemas"]["RosterColumns"];
+            sample: string[][];
+            leftOut: string[];
+            groups: components["schemas"]["GroupMeant"][];
+            lines: components["schemas"]["ImportLine"][];
+        };
+        ImportRequest: {
+            /** Format: uuid */
+            id: string;
+            file: components["schemas"]["ChildFile"];
+            choices: components["schemas"]["LineChoice"][];
+        };
+        /** @enum {unknown} */
+        ImportState: "new" | "here" | "elsewhere" | "twice" | "unreadable";
         InvitationView: {
             /** Format: uuid */
             id: string;
@@ -1782,6 +2331,24 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        /** @enum {unknown} */
+        JobState: "waiting" | "running" | "done" | "failed" | "cancelled";
+        JobView: {
+            /** Format: uuid */
+            id: string;
+            kind: string;
+            state: components["schemas"]["JobState"];
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: date-time */
+            endedAt: null | string;
+            fileName: null | string;
+            problem?: null | string;
+        };
         Joining: {
             key: string;
             person: components["schemas"]["NewPerson"];
@@ -1798,6 +2365,12 @@ export interface components {
             /** Format: date-time */
             expiresAt: string;
         };
+        LadderCsvProblem: {
+            /** Format: int32 */
+            line: number;
+            column: string;
+            value: string;
+        };
         LadderDatesView: {
             /** Format: date */
             today: string;
@@ -1806,6 +2379,14 @@ export interface components {
         LadderEdit: {
             name: string;
             steps: components["schemas"]["LadderStep"][];
+        };
+        LadderFile: {
+            /** Format: byte */
+            content: string;
+        };
+        LadderFileView: {
+            lines: components["schemas"]["Reason"][];
+            problems: components["schemas"]["LadderCsvProblem"][];
         };
         LadderStep: components["schemas"]["LadderStepInsertRung"] | components["schemas"]["LadderStepRemoveRung"] | components["schemas"]["LadderStepMoveRung"] | components["schemas"]["LadderStepTeachOn"] | components["schemas"]["LadderStepPlaceTricky"] | components["schemas"]["LadderStepNameStage"] | components["schemas"]["LadderStepGiveReason"] | components["schemas"]["LadderStepFreePatterns"];
         LadderStepFreePatterns: {
@@ -2060,6 +2641,11 @@ export interface components {
             stretch: components["schemas"]["Item"][];
             reasons?: null | components["schemas"]["Reason"][];
         };
+        LineChoice: {
+            /** Format: int32 */
+            line: number;
+            choice: components["schemas"]["ImportChoice"];
+        };
         LinkView: {
             key: string;
             /** Format: date-time */
@@ -2098,11 +2684,18 @@ export interface components {
             shape: string;
             words: string[];
         };
+        MergeView: {
+            /** Format: int32 */
+            children: number;
+            onlyHere: string[];
+            onlyThere: string[];
+        };
         MoveGroupRequest: {
             /** Format: uuid */
             ladderId: string;
             /** Format: int32 */
             version: number;
+            nextRung?: null | string;
         };
         MoveView: {
             rungId: string;
@@ -2131,7 +2724,8 @@ export interface components {
             /** Format: int32 */
             lessonMinutes: number;
             lessonDays: null | number[];
-            people: string[];
+            people: components["schemas"]["GroupTaker"][];
+            known?: null | string[];
         };
         NewInvitation: {
             /** Format: uuid */
@@ -2165,6 +2759,9 @@ export interface components {
             language: string;
             lead: components["schemas"]["NewPerson"];
         };
+        NewYearRequest: {
+            groups: components["schemas"]["YearGroup"][];
+        };
         Note: {
             subject: string;
             keyWord: string;
@@ -2187,6 +2784,17 @@ export interface components {
         OfferView: {
             kind: components["schemas"]["ActivityKind"];
             activity: null | components["schemas"]["Activity"];
+        };
+        OrderedLadder: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            rungs: components["schemas"]["OrderedRung"][];
+        };
+        OrderedRung: {
+            correspondences: string[];
+            patterns: string[];
+            tricky: string[];
         };
         OwnSession: {
             /** Format: uuid */
@@ -2218,6 +2826,28 @@ export interface components {
         };
         PasswordCheck: {
             password: string;
+        };
+        PastedChoice: {
+            written: string;
+            meanings: components["schemas"]["PastedMeaning"][];
+        };
+        PastedMeaning: {
+            notation: string;
+            grapheme: string;
+            sounds: string;
+            words: string[];
+        };
+        PastedOrder: {
+            text: string;
+        };
+        PastedRung: {
+            /** Format: int32 */
+            line: number;
+            text: string;
+            parts: components["schemas"]["PastedChoice"][];
+            patterns: string[];
+            tricky: string[];
+            unread: string[];
         };
         PatternExample: {
             sounds: string;
@@ -2327,6 +2957,17 @@ export interface components {
         };
         /** @enum {unknown} */
         Role: "lead" | "teacher" | "helper" | "head";
+        RosterColumns: {
+            hasHeader: boolean;
+            /** Format: int32 */
+            name: null | number;
+            /** Format: int32 */
+            given: null | number;
+            /** Format: int32 */
+            family: null | number;
+            /** Format: int32 */
+            group: null | number;
+        };
         RungDocument: {
             id: string;
             stage: string;
@@ -2383,8 +3024,24 @@ export interface components {
             /** Format: int32 */
             sounds: number;
         };
+        SchoolFile: {
+            /** Format: uuid */
+            id: string;
+            /** Format: byte */
+            content: string;
+        };
+        SchoolRequest: {
+            name: string;
+            timeZone: string;
+            language: string;
+            paperSize: string;
+        };
         /** @enum {unknown} */
         SchoolVerdict: "ban" | "allow" | "correct";
+        SchoolView: {
+            settings: components["schemas"]["SchoolRequest"];
+            stamp: string;
+        };
         SchoolWordRequest: {
             verdict: components["schemas"]["SchoolVerdict"];
             reason: string;
@@ -2477,6 +3134,13 @@ export interface components {
             label: string;
             keyWord: string;
         };
+        SplitRequest: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            people: components["schemas"]["GroupTaker"][];
+            children: string[];
+        };
         StyleRequest: {
             accent: string;
             style: components["schemas"]["HouseStyle"];
@@ -2491,6 +3155,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Suitability: "use" | "ask" | "never";
+        TakerView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            weekdays: null | number[];
+        };
         TeachablesView: {
             correspondences: components["schemas"]["TeachableView"][];
             patterns: string[];
@@ -2603,6 +3273,8 @@ export interface components {
             version: number;
             /** Format: int32 */
             minutes: number;
+            /** Format: int32 */
+            available: number;
             edited: boolean;
             /** Format: int32 */
             broken: number;
@@ -2691,6 +3363,15 @@ export interface components {
             groups: components["schemas"]["GroupVerdictView"][];
             school: null | components["schemas"]["SchoolWordView"];
             stamp: string;
+        };
+        YearGroup: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            goesOn: boolean;
+            people: components["schemas"]["GroupTaker"][];
+            /** Format: uuid */
+            childrenTo: null | string;
         };
     };
     responses: never;
@@ -3165,6 +3846,37 @@ export interface operations {
             };
         };
     };
+    confirmAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordCheck"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     beginSecondFactor: {
         parameters: {
             query?: never;
@@ -3422,30 +4134,64 @@ export interface operations {
             };
         };
     };
-    moveGroup: {
+    lookAtOrder: {
         parameters: {
             query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
+            header?: never;
             path: {
                 schoolId: string;
-                groupId: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MoveGroupRequest"];
+                "application/json": components["schemas"]["PastedOrder"];
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["PastedRung"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeOrderedLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderedLadder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSummary"];
+                };
             };
             /** @description Bad Request */
             400: {
@@ -3882,6 +4628,311 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GroupView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveGroupRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupMoveView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    moveGroup: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveGroupRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    splitGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtMerge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                intoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    mergeGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                intoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginYear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewYearRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listEndedGroups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EndedGroup"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getEndedGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchivedGroup"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getArchivedLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchivedLesson"];
                 };
             };
             /** @description Bad Request */
@@ -4702,6 +5753,230 @@ export interface operations {
             };
         };
     };
+    listJobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cancelJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fetchJobFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveSchool: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     getLadder: {
         parameters: {
             query?: never;
@@ -5275,6 +6550,131 @@ export interface operations {
             };
         };
     };
+    getLadderFile: {
+        parameters: {
+            query?: {
+                kind?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getDraftFile: {
+        parameters: {
+            query?: {
+                kind?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readLadderFile: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtLadderFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                ladderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderFileView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     getLesson: {
         parameters: {
             query?: never;
@@ -5439,6 +6839,243 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listChildren: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildrenView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeChild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                childId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChildChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildrenView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    eraseChild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                childId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErasureReceipt"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sayAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                childId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildrenView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportChild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                childId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildRecord"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtChildren: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChildFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importChildren: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
                 };
             };
             /** @description Bad Request */

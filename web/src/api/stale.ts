@@ -13,7 +13,10 @@ export const STALE = {
   word: ['word', 'words', 'school-words', 'lesson', 'week'],
   keptOut: ['word'],
   people: ['people', 'groups'],
-  groups: ['groups', 'people', 'week', 'ladders', 'dates'],
+  groups: ['groups', 'people', 'week', 'ladders', 'dates', 'children', 'archive'],
+  moved: ['groups', 'week', 'ladders', 'dates', 'lesson'],
+  children: ['children'],
+  jobs: ['jobs'],
 } as const;
 
 const SETTLED = new Set<unknown>(['session', 'style', 'facts']);

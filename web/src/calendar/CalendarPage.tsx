@@ -14,6 +14,7 @@ import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, text } from '../text/text';
 import { Chip } from '../shell/Chip';
 import { LessonDays } from './LessonDays';
+import { USUAL_LENGTHS, WeekdayLengths } from './WeekdayLengths';
 import { WhatChoice } from './WhatChoice';
 
 type Calendar = Schemas['CalendarSettings'];
@@ -267,12 +268,27 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
                     checked={Boolean(g.lessonDays)}
                     onChange={(e) => pace(g.groupId, { lessonDays: e.target.checked ? typed.lessonDays : null })}
                   />
+                  <Form.Check
+                    id={`lengths-${g.groupId}`}
+                    label={text('calendar.ownLengths')}
+                    checked={Boolean(g.weekdayMinutes)}
+                    onChange={(e) => pace(g.groupId, { weekdayMinutes: e.target.checked ? USUAL_LENGTHS : null })}
+                  />
                 </div>
                 {g.lessonDays && (
                   <LessonDays
                     id={g.groupId}
                     days={g.lessonDays}
                     onChange={(lessonDays) => pace(g.groupId, { lessonDays })}
+                  />
+                )}
+                {g.weekdayMinutes && (
+                  <WeekdayLengths
+                    name={g.name}
+                    days={g.lessonDays ?? typed.lessonDays}
+                    usual={g.lessonMinutes}
+                    minutes={g.weekdayMinutes}
+                    onChange={(weekdayMinutes) => pace(g.groupId, { weekdayMinutes })}
                   />
                 )}
               </div>

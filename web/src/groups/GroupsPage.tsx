@@ -11,7 +11,9 @@ import { usePageTitle } from '../shell/usePageTitle';
 import { ChangeGroupDialog } from './ChangeGroupDialog';
 import { FirstSteps } from './FirstSteps';
 import { NewGroupDialog } from './NewGroupDialog';
+import { seesAll } from '../people/roles';
 import { groupsQuery } from './queries';
+import { takersText } from './takers';
 import { dayText, isQuietDay, labelText, text } from '../text/text';
 
 /** Where the day starts: each group with its lesson one click away. */
@@ -43,6 +45,12 @@ export function GroupsPage() {
           <GroupCard key={group.id} group={group} {...(lead ? { onChange: () => setOpen(group) } : {})} />
         ))}
       </ul>
+      {seesAll(school.role) && (
+        <p className="d-flex flex-wrap column-gap-4">
+          {lead && groups.data.length > 0 && <Link to="/new-year">{text('groups.year')}</Link>}
+          <Link to="/archive">{text('groups.ended')}</Link>
+        </p>
+      )}
       {open === 'new' && <NewGroupDialog onHide={() => setOpen(null)} />}
       {open !== null && open !== 'new' && <ChangeGroupDialog group={open} onHide={() => setOpen(null)} />}
     </>
@@ -69,6 +77,7 @@ function GroupCard({ group, onChange }: { group: Schemas['GroupView']; onChange?
           </p>
         )}
         <ProgressBar className="mb-1" now={share} aria-hidden />
+        {group.takers.length > 0 && <p className="quiet small mb-1">{takersText(group.takers)}</p>}
         <p className="quiet small">{text('groups.progress', { taught: group.rungsTaught, total: group.rungs })}</p>
         {group.lessonDate === null ? (
           <p className="quiet">{text('groups.none')}</p>

@@ -10,8 +10,10 @@ import { ladderQuery, laddersQuery } from '../ladder/queries';
 import { useSchool } from '../session/session';
 import { Dialog } from '../shell/Dialog';
 import { ErrorNote } from '../shell/ErrorNote';
-import { labelText, text } from '../text/text';
-import { PeopleChoice } from './PeopleChoice';
+import { text } from '../text/text';
+import { KnownRungs } from './KnownRungs';
+import { PeopleChoice, type Taker } from './PeopleChoice';
+import { RungChoice } from './RungChoice';
 
 const USUAL_MINUTES = 20;
 
@@ -27,7 +29,8 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
   const [ladderId, setLadderId] = useState<string | null>(null);
   const [next, setNext] = useState('');
   const [minutes, setMinutes] = useState(USUAL_MINUTES);
-  const [people, setPeople] = useState<string[]>([]);
+  const [people, setPeople] = useState<Taker[]>([]);
+  const [known, setKnown] = useState<readonly string[] | null>(null);
   const chosen = published.find((l) => l.id === ladderId) ?? mainLadder(published);
   const ladder = useQuery(
     ladderQuery(school.id, chosen ? { ladderId: chosen.id, version: chosen.latestVersion } : null),
@@ -41,7 +44,8 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
             id,
             name,
             ladderId: chosen!.id,
-            nextRung: next || null,
+            nextRung: known ? null : next || null,
+            known: known && [...known],
             lessonMinutes: minutes,
             lessonDays: null,
             people,
@@ -66,6 +70,7 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
     <Dialog
       title={text('newGroup.title')}
       onHide={onHide}
+      size="lg"
       action={{ label: text('newGroup.make'), run: () => make.mutate(), disabled: make.isPending || !chosen }}
     >
       <Form.Group controlId="group-name" className="mb-3">
@@ -80,6 +85,7 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
             onChange={(e) => {
               setLadderId(e.target.value);
               setNext('');
+              setKnown((before) => before && []);
             }}
           >
             {published.map((l) => (
@@ -90,18 +96,32 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
           </Form.Select>
         </Form.Group>
       )}
-      <Form.Group controlId="group-stands" className="mb-3">
-        <Form.Label>{text('newGroup.stands')}</Form.Label>
-        <Form.Select value={next} onChange={(e) => setNext(e.target.value)}>
-          <option value="">{text('newGroup.start')}</option>
-          {ladder.data?.rungs.slice(1).map((r, i) => (
-            <option key={r.id} value={r.id}>
-              {i + 2}. {labelText(r.label)}
-            </option>
-          ))}
-        </Form.Select>
-        <Form.Text>{text('newGroup.standsHelp')}</Form.Text>
-      </Form.Group>
+      <div className="d-flex flex-wrap column-gap-3" role="radiogroup" aria-label={text('newGroup.how')}>
+        {([false, true] as const).map((ticked) => (
+          <Form.Check
+            key={`${ticked}`}
+            type="radio"
+            id={`stands-${ticked}`}
+            label={text(ticked ? 'newGroup.ticked' : 'newGroup.upTo')}
+            checked={(known !== null) === ticked}
+            onChange={() => setKnown(ticked ? [] : null)}
+          />
+        ))}
+      </div>
+      {known ? (
+        <KnownRungs rungs={ladder.data?.rungs ?? []} known={known} onChange={setKnown} />
+      ) : (
+        <RungChoice
+          id="group-stands"
+          label={text('newGroup.stands')}
+          none={text('newGroup.start')}
+          ladder={chosen ? { ladderId: chosen.id, version: chosen.latestVersion } : null}
+          value={next}
+          onChange={setNext}
+          help={text('newGroup.standsHelp')}
+          after={1}
+        />
+      )}
       <Form.Group controlId="group-minutes" className="mb-3">
         <Form.Label>{text('newGroup.minutes')}</Form.Label>
         <Form.Select className="w-auto" value={minutes} onChange={(e) => setMinutes(Number(e.target.value))}>

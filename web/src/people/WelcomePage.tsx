@@ -2,16 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { answered, client, forgetToken, type Schemas } from '../api/client';
+import { LANGUAGES, USUAL_ZONE, zoneText, ZONES } from '../school/zones';
 import { text, textOf } from '../text/text';
 import { Door } from './Door';
 import { Field } from './Field';
 import { NOBODY, PersonFields } from './PersonFields';
 
-const LANGUAGES = ['en-GB', 'en-US'];
 const ACCENTS = ['southern-british', 'northern-english', 'general-american'];
-const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
-const ZONES = [...new Set([here, ...Intl.supportedValuesOf('timeZone')])].filter((z) => z.includes('/')).sort();
-const USUAL_ZONE = ZONES.includes(here) ? here : 'Europe/London';
 
 /** The first school of a server, and its lead: by the one-time address that the server printed. */
 export function WelcomePage() {
@@ -21,7 +18,7 @@ export function WelcomePage() {
     name: '',
     timeZone: USUAL_ZONE,
     accent: ACCENTS[0]!,
-    language: LANGUAGES[0]!,
+    language: LANGUAGES[0] as string,
   });
   const make = useMutation({
     mutationFn: () => answered(client.POST('/api/first-run', { body: { key, ...school, lead } })),
@@ -68,7 +65,7 @@ export function WelcomePage() {
         {choice('language', text('welcome.language'), LANGUAGES, (v) => textOf('welcome.language', v))}
         {choice('accent', text('welcome.accent'), ACCENTS, (v) => textOf('style.accent', v))}
       </div>
-      {choice('timeZone', text('welcome.zone'), ZONES, (v) => v.replaceAll('_', ' '))}
+      {choice('timeZone', text('welcome.zone'), ZONES, zoneText)}
       <h2 className="fs-5 m-0 mt-2">{text('welcome.you')}</h2>
       <PersonFields person={lead} onChange={setLead} />
     </Door>

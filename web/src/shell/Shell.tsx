@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { Nav, Navbar, NavDropdown } from 'react-bootstrap';
+import { Nav, Navbar } from 'react-bootstrap';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
-import { goSignIn } from '../session/signIn';
-import { useSchoolAddress } from '../session/SchoolRouter';
-import { useSchool, useSignOut } from '../session/session';
 import { text, type MessageKey } from '../text/text';
+import { AccountMenu } from './AccountMenu';
 import { ErrorBoundary } from './ErrorBoundary';
+import { JobsNote } from '../jobs/JobsNote';
+import { AskAgain } from '../session/AskAgain';
 import { KeysHelp } from './KeysHelp';
 import { useActions } from './actions';
 import { Mark } from './Mark';
@@ -13,6 +13,7 @@ import { Mark } from './Mark';
 const PLACES: [string, MessageKey][] = [
   ['/', 'nav.groups'],
   ['/week', 'nav.week'],
+  ['/children', 'nav.children'],
   ['/words', 'nav.words'],
   ['/ladder', 'nav.ladder'],
   ['/calendar', 'nav.calendar'],
@@ -21,14 +22,10 @@ const PLACES: [string, MessageKey][] = [
 
 /** The frame round every page but the board: where you are, where you can go. */
 export function Shell() {
-  const { session, school } = useSchool();
-  const { enter } = useSchoolAddress();
-  const signOut = useSignOut();
   const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
   const [open, setOpen] = useState(false);
   useActions([{ keys: ['?'], label: 'keys.help', run: () => setHelp(true) }]);
-  const leave = (everywhere: boolean) => signOut.mutate(everywhere, { onSuccess: () => goSignIn() });
 
   return (
     <>
@@ -70,51 +67,12 @@ export function Shell() {
             ))}
           </nav>
           <Nav className="ms-auto">
-            <NavDropdown
-              align="end"
-              title={
-                <span className="who text-start text-lg-end lh-sm small">
-                  <strong className="d-block text-truncate">{school.name}</strong>
-                  <span className="d-block text-truncate">{session.name}</span>
-                </span>
-              }
-            >
-              {session.schools.length > 1 &&
-                session.schools
-                  .filter((s) => s.id !== school.id)
-                  .map((s) => (
-                    <NavDropdown.Item key={s.id} as="button" onClick={() => enter(s.id, '/')}>
-                      {text('school.change')}: {s.name}
-                    </NavDropdown.Item>
-                  ))}
-              <NavDropdown.Item as="button" onClick={() => setHelp(true)}>
-                {text('nav.shortcuts')}
-              </NavDropdown.Item>
-              <NavDropdown.Item as={Link} to="/account" onClick={() => setOpen(false)}>
-                {text('nav.account')}
-              </NavDropdown.Item>
-              {school.role === 'lead' && (
-                <>
-                  <NavDropdown.Item as={Link} to="/people" onClick={() => setOpen(false)}>
-                    {text('nav.people')}
-                  </NavDropdown.Item>
-                  <NavDropdown.Item as={Link} to="/audit" onClick={() => setOpen(false)}>
-                    {text('nav.audit')}
-                  </NavDropdown.Item>
-                </>
-              )}
-              <NavDropdown.Divider />
-              <NavDropdown.Item as="button" onClick={() => leave(false)}>
-                {text('nav.signOut')}
-              </NavDropdown.Item>
-              <NavDropdown.Item as="button" onClick={() => leave(true)}>
-                {text('nav.signOutEverywhere')}
-              </NavDropdown.Item>
-            </NavDropdown>
+            <AccountMenu onGo={() => setOpen(false)} onHelp={() => setHelp(true)} />
           </Nav>
         </div>
       </Navbar>
       <main id="main" className="page p-4 my-0 mx-auto" tabIndex={-1}>
+        <JobsNote />
         <ErrorBoundary at={pathname}>
           <Outlet />
         </ErrorBoundary>
@@ -122,6 +80,7 @@ export function Shell() {
       <footer className="page mx-auto pb-4 px-4 small no-print">
         <Link to="/about">{text('about.title')}</Link>
       </footer>
+      <AskAgain />
       {help && <KeysHelp onHide={() => setHelp(false)} />}
     </>
   );

@@ -1,4 +1,6 @@
 import audit from '../../../text/en-GB/audit.json';
+import children from '../../../text/en-GB/children.json';
+import groups from '../../../text/en-GB/groups.json';
 import ladder from '../../../text/en-GB/ladder.json';
 import people from '../../../text/en-GB/people.json';
 import planning from '../../../text/en-GB/planning.json';
@@ -6,4 +8,4 @@ import school from '../../../text/en-GB/school.json';
 import { messages } from './en-GB';
 import './lessons';
 
-Object.assign(messages, audit, ladder, people, planning, school);
+Object.assign(messages, audit, children, groups, ladder, people, planning, school);

@@ -1,6 +1,8 @@
 import type { MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import app from '../../../text/en-GB/app.json';
 import type audit from '../../../text/en-GB/audit.json';
+import type children from '../../../text/en-GB/children.json';
+import type groups from '../../../text/en-GB/groups.json';
 import type ladder from '../../../text/en-GB/ladder.json';
 import type lesson from '../../../text/en-GB/lesson.json';
 import type people from '../../../text/en-GB/people.json';
@@ -9,6 +11,8 @@ import type school from '../../../text/en-GB/school.json';
 
 type Messages = typeof app &
   typeof audit &
+  typeof children &
+  typeof groups &
   typeof ladder &
   typeof lesson &
   typeof people &

@@ -3,6 +3,8 @@ import { Button, ButtonGroup } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { mayChange } from '../people/roles';
+import { groupsQuery } from '../groups/queries';
+import { takersText } from '../groups/takers';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
@@ -30,6 +32,8 @@ export function WeekPage() {
 function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
   const { school } = useSchool();
   const planning = usePlanning();
+  const groups = useQuery(groupsQuery(school.id)).data;
+  const takers = (id: string) => takersText(groups?.find((g) => g.id === id)?.takers ?? []);
   const perWeek = week.days.length / weeks;
   const cells = week.groups.flatMap((group) => group.days.map((day) => ({ group, day })));
   const empty = cells.filter(({ day }) => day.label !== null && day.status === null);
@@ -156,11 +160,12 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
                     {group.name}
                     <span className="quiet small d-block fw-normal">
                       {text('groups.minutes', { minutes: group.lessonMinutes })}
+                      {takers(group.groupId) && <span className="d-block">{takers(group.groupId)}</span>}
                     </span>
                   </th>
                   {group.days.slice(perWeek * w, perWeek * (w + 1)).map((day) => (
                     <td key={day.date}>
-                      <DayCell groupId={group.groupId} name={group.name} day={day} available={group.lessonMinutes} />
+                      <DayCell groupId={group.groupId} name={group.name} day={day} available={day.available} />
                     </td>
                   ))}
                 </tr>

@@ -72,10 +72,22 @@ internal static class BuildChoosers
             unchecked((long)work.Stream(id).NextUInt64()),
             request.Today.Correspondences
         );
-        return made.Where(m => !request.RecentMadeUp.Contains(m.Spelling) && HasOneSpelling(request, m))
+        var called = SoundsOfNames(request);
+        return made.Where(m =>
+                !request.RecentMadeUp.Contains(m.Spelling)
+                && !called.Contains(m.Segmentation.Phonemes)
+                && HasOneSpelling(request, m)
+            )
             .Take(Math.Min(count, MostNames))
             .Select(m => ItemMaker.OfMadeUp(id, m, request.Today))
             .Select(m => m with { Reasons = m.Reasons.Add(Reason.Of("as-a-name")) });
+    }
+
+    /// <summary>What the names of the group's children sound like.</summary>
+    private static HashSet<string> SoundsOfNames(LessonRequest request)
+    {
+        var finder = new WordFinder(request.Lexicon);
+        return [.. request.Names.SelectMany(n => finder.Find(n).Readings).Select(r => r.Phonemes)];
     }
 
     /// <summary>

@@ -63,6 +63,12 @@ public sealed record LessonRequest(
     /// <summary>Words that are not to come in this group's lessons.</summary>
     public IReadOnlySet<string> Avoid { get; init; } = FrozenSet<string>.Empty;
 
+    /// <summary>
+    /// What the children of the group are called: nobody in a sentence has such a name, and no made-up word sounds like
+    /// one. Letters count alike, small or capital. Source: docs/handbook.md, section 10.
+    /// </summary>
+    public IReadOnlySet<string> Names { get; init; } = FrozenSet<string>.Empty;
+
     public Lexicon Lexicon => Materials.Lexicon;
 
     /// <summary>What Teach, Practise and Apply may use.</summary>

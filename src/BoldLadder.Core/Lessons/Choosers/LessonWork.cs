@@ -242,7 +242,20 @@ public sealed class LessonWork(LessonRequest request)
     /// True for a sentence without a word that is shown only when a teacher asks for it, or that this group is spared.
     /// </summary>
     public bool MayBeRead(Sentence sentence) =>
-        sentence.Tokens.All(t => t.Word.Suitability == Suitability.Use && !request.Avoid.Contains(t.Word.Spelling));
+        sentence.Tokens.All(t =>
+            t.Word.Suitability == Suitability.Use
+            && !request.Avoid.Contains(t.Word.Spelling)
+            && !IsOfTheGroup(t.Written, t.Word)
+        );
+
+    /// <summary>
+    /// True where a child of the group is named; will and may are no names, though somebody may be called so.
+    /// </summary>
+    private bool IsOfTheGroup(string written, Word word) =>
+        request.Names.Count > 0
+        && char.IsUpper(written[0])
+        && word.Flags.HasFlag(WordFlags.Name)
+        && request.Names.Contains(word.Spelling);
 
     /// <summary>
     /// True for a word that may be shown by itself: not one with a capital letter, nor a contraction before

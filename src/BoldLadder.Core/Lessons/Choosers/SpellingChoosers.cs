@@ -95,13 +95,15 @@ internal static class SpellingChoosers
     /// </summary>
     internal static string? SaidWith(LessonWork work, Word word) => Settled(work, word) ?? work.TakeToSay(word);
 
+    /// <summary>True for a word that is not to come in the group's lessons, or one of its children's names.</summary>
+    private static bool IsKept(LessonRequest request, string written) =>
+        (request.Avoid.Count > 0 && request.Avoid.Contains(Texts.Sentence.Plain(written)))
+        || (request.Names.Count > 0 && char.IsUpper(written[0]) && request.Names.Contains(WordFinder.Plain(written)));
+
     /// <summary>The sentence that settles a word, where none of its words is kept from the group.</summary>
     private static string? Settled(LessonWork work, Word word) =>
         work.Request.Materials.Said.TryGetValue(word.Spelling, out var sentence)
-        && (
-            work.Request.Avoid.Count == 0
-            || !sentence.Split(' ').Select(Texts.Sentence.Plain).Any(work.Request.Avoid.Contains)
-        )
+        && !sentence.Split(' ').Any(w => IsKept(work.Request, w))
             ? sentence
             : null;
 

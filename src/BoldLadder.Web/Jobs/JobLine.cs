@@ -1,0 +1,89 @@
+using BoldLadder.School.Jobs;
+using Npgsql;
+using Quartz;
+
+namespace BoldLadder.Web.Jobs;
+
+/// <summary>
+/// The line of jobs, in PostgreSQL by Quartz: any process of several takes the next, and takes over from one that is
+/// there no more. The setting <c>Jobs</c> turns it off where a process is only to answer.
+/// </summary>
+public sealed class JobLine(ISchedulerFactory schedulers) : IJobQueue
+{
+    /// <summary>Jobs at once in a process: they share its two cores with who waits for an answer.</summary>
+    private const int AtOnce = 2;
+    private const int Connections = 6;
+    private static readonly TimeSpan CheckIn = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Round = TimeSpan.FromSeconds(20);
+
+    public async Task Put(Guid schoolId, Guid jobId)
+    {
+        var line = await schedulers.GetScheduler();
+        var key = SchoolJob.KeyOf(schoolId, jobId);
+        if (await line.CheckExists(key))
+            return;
+        try
+        {
+            await line.ScheduleJob(
+                JobBuilder.Create<SchoolJob>().WithIdentity(key).RequestRecovery().Build(),
+                TriggerBuilder.Create().WithIdentity(key.Name, key.Group).StartNow().Build()
+            );
+        }
+        catch (ObjectAlreadyExistsException)
+        {
+            // Another process put it there at the same moment.
+        }
+    }
+
+    /// <param name="runs">False where nothing is to be run, whatever the settings say.</param>
+    public static void Add(IServiceCollection services, IConfiguration configuration, bool runs)
+    {
+        if (!runs || !configuration.GetValue("Jobs", true))
+        {
+            services.AddSingleton<IJobQueue, NoLine>();
+            return;
+        }
+        services.AddSingleton<IJobQueue, JobLine>();
+        var connection = new NpgsqlConnectionStringBuilder(configuration.GetConnectionString("App"))
+        {
+            MaxPoolSize = Connections,
+        };
+        services.AddQuartz(quartz =>
+        {
+            quartz.SchedulerName = "bold";
+            quartz.SchedulerId = "AUTO";
+            quartz.InterruptJobsOnShutdown = true;
+            quartz.UseDefaultThreadPool(AtOnce);
+            quartz.UsePersistentStore(kept =>
+            {
+                kept.UseProperties = true;
+                kept.PerformSchemaValidation = false;
+                kept.UseSystemTextJsonSerializer();
+                kept.UsePostgres(connection.ConnectionString);
+                kept.UseClustering(cluster =>
+                {
+                    cluster.CheckinInterval = CheckIn;
+                    cluster.CheckinMisfireThreshold = CheckIn;
+                });
+            });
+            var round = new JobKey("round", "bold");
+            quartz.AddJob<JobRound>(round, job => job.StoreDurably());
+            quartz.AddTrigger(trigger =>
+                trigger
+                    .ForJob(round)
+                    .WithIdentity("round", "bold")
+                    .StartNow()
+                    .WithSimpleSchedule(s =>
+                        s.WithInterval(Round).RepeatForever().WithMisfireHandlingInstructionNextWithRemainingCount()
+                    )
+            );
+        });
+        services.AddQuartzHostedService(quartz => quartz.WaitForJobsToComplete = false);
+    }
+
+    /// <summary>Where no job is run: a process that runs them finds what is kept on its next round.</summary>
+    private sealed class NoLine : IJobQueue
+    {
+        public Task Put(Guid schoolId, Guid jobId) => Task.CompletedTask;
+    }
+}
