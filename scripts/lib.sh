@@ -10,10 +10,12 @@ fail() { say "$*"; exit 1; }
 
 # --- what has to be there -------------------------------------------------------------------------------------------------
 
+# install_missing PROGRAM…: what is always needed, and programs that are packages of the same name.
 install_missing() {
-  local missing=()
+  local missing=() also
   ls /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || missing+=(postgresql)
   [ -x /usr/bin/chromium ] || missing+=(chromium)
+  for also in "$@"; do command -v "$also" >/dev/null || missing+=("$also"); done
   command -v dotnet >/dev/null || fail "The .NET SDK 10 is missing. Install it, then run this again."
   command -v node >/dev/null || fail "Node.js 20 is missing. Install it, then run this again."
   [ "${#missing[@]}" = 0 ] && return

@@ -18,6 +18,12 @@ public sealed class UserSession
     /// <summary>When the person last showed who they are: by signing in, or asked again.</summary>
     public DateTime ConfirmedAt { get; set; }
 
+    /// <summary>Since when it opens nothing until its person shows who they are; null while it is open.</summary>
+    public DateTime? LockedAt { get; set; }
+
+    /// <summary>Wrong tries since it was locked.</summary>
+    public int WrongTries { get; set; }
+
     public DateTime? EndedAt { get; set; }
 }
 

@@ -45,6 +45,7 @@ public sealed record Entrance(
                 select e.started_at, e.seen_at, u.security_stamp, u.lockout_end, m.role::text, s.time_zone, c.stamp
                 from (select person as id) p
                 left join user_sessions e on e.id = session and e.user_id = p.id and e.ended_at is null
+                    and e.locked_at is null
                 left join users u on u.id = e.user_id
                 left join memberships m on m.school_id = school and m.user_id = p.id and m.is_active
                 left join schools s on s.school_id = m.school_id

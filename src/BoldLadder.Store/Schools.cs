@@ -14,6 +14,9 @@ public sealed class User : IdentityUser<Guid>
     /// </summary>
     public byte[]? UsedCode { get; set; }
 
+    /// <summary>A hash of the PIN that opens a locked screen; null for none. It opens nothing else.</summary>
+    public string? PinHash { get; set; }
+
     /// <summary>
     /// True for an account of the demo school: the app refuses to serve beyond loopback while one exists.
     /// </summary>

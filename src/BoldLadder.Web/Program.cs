@@ -35,6 +35,7 @@ builder.WebHost.ConfigureKestrel(kestrel =>
     kestrel.ConfigureEndpointDefaults(endpoint => demoGuard.Check(endpoint.EndPoint));
 });
 builder.AddLogFiles();
+builder.AddMetrics();
 builder.Services.AddDatabase(builder.Configuration);
 builder.Services.Configure<JsonOptions>(Reading.Strictly);
 builder.Services.AddProblemDetails(options =>
@@ -63,6 +64,7 @@ app.UseForwardedHeaders();
 app.UseSecurityHeaders();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
+app.UseMetrics();
 app.UseKnownHosts();
 app.UseRouting();
 app.UseRoom();
@@ -101,6 +103,7 @@ school.MapTransfer();
 school.MapSchool();
 
 app.MapHealth();
+app.MapReadiness();
 app.MapBare();
 app.MapStaticAssets().AllowAnonymous();
 app.MapFallbackToFile("/", "index.html").AllowAnonymous();

@@ -1,6 +1,6 @@
 import { accountOf, expect, expectAccessible, signIn, test } from './app.js';
 
-test.use({ expectedErrors: [/403 \(Forbidden\)/] });
+test.use({ expectedErrors: [/(40[13]|422) \(/] });
 
 test('children come in by a pasted column, are asked about, are away, move, and are erased', async ({ page }) => {
   await signIn(page);
@@ -55,4 +55,36 @@ test('children come in by a pasted column, are asked about, are away, move, and 
   await expect(page.getByText('everything kept of one child was erased')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText('Nobody here is called that.')).toBeVisible();
+});
+
+test('a page with children locks when nobody is there, keeps what was typed, and opens with a PIN', async ({
+  page,
+}) => {
+  await page.clock.install();
+  await signIn(page, 'deputy');
+  await page.goto('/account');
+  await page.getByLabel('New PIN').fill('4071');
+  await page.getByLabel('Your password', { exact: true }).fill(accountOf('deputy').password);
+  await page.getByRole('button', { name: 'Save the PIN' }).click();
+  await expect(page.getByText('You have a PIN.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Children', exact: true }).click();
+  await page.getByLabel('Find a name').fill('tess');
+  await expect(page.locator('[data-child="Tess R"]')).toBeVisible();
+  await page.clock.fastForward('09:00');
+  await page.mouse.move(300, 300);
+  await page.clock.fastForward('09:00');
+  await expect(page.getByRole('heading', { name: 'Locked' })).toBeHidden();
+  await page.clock.fastForward('02:00');
+  await expect(page.getByRole('heading', { name: 'Locked' })).toBeVisible();
+  await expectAccessible(page);
+  expect(await page.evaluate(async () => (await fetch('/api/account')).status)).toBe(401);
+  await page.getByLabel('Your PIN or password').fill('9999');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByText('That is neither your PIN nor your password.')).toBeVisible();
+  await page.getByLabel('Your PIN or password').fill('4071');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Locked' })).toBeHidden();
+  await expect(page.getByLabel('Find a name')).toHaveValue('tess');
+  await expect(page.locator('[data-child="Tess R"]')).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, expectAccessible, signIn, test } from './app.js';
 
 test('a group is made, split, moved after seeing what changes, put together and kept in the archive', async ({
@@ -48,4 +49,43 @@ test('a group is made, split, moved after seeing what changes, put together and 
   await page.getByRole('link', { name: 'Larks' }).click();
   await expect(page.getByRole('cell', { name: 'before its lessons were kept' }).first()).toBeVisible();
   await expectAccessible(page);
+});
+
+test('an order that was written down becomes a ladder; its table is read back; everything of the school leaves as a zip', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/ladder/paste');
+  await page.getByLabel('Our order').fill('s\nm, t | the\nth\nwhat now?\nai as in rain\n-ed');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByText('One line could mean two things.')).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'what now?' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Line 3: what th stands for').selectOption({ index: 1 });
+  await page.getByLabel('Name of the ladder').fill('Our old order');
+  await page.getByRole('button', { name: 'Make the ladder' }).click();
+  await expect(page.locator('.row-rung')).toHaveCount(5);
+
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as CSV' }).click();
+  const path = await (await saving).path();
+  const table = readFileSync(path, 'utf8').split('\r\n');
+  [table[1], table[2]] = [table[2]!, table[1]!];
+  await page.getByRole('button', { name: 'Read a file back' }).click();
+  await page.getByLabel('CSV or JSON of the ladder').setInputFiles({
+    name: 'ladder.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(table.join('\r\n')),
+  });
+  await expect(page.getByRole('heading', { name: 'What it changes' })).toBeVisible();
+  await page.getByRole('button', { name: 'Read it back' }).click();
+  await expect(page.locator('.row-rung').first()).toContainText('m t');
+
+  await page.goto('/school');
+  await expect(page.getByLabel('Name of the school')).toHaveValue('Fernhollow Primary');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make the zip' }).click();
+  const zipping = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Fetch the file' }).click();
+  expect((await zipping).suggestedFilename()).toMatch(/^school-.*\.zip$/);
 });

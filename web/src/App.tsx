@@ -1,5 +1,6 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
+import { QuietLock } from './session/QuietLock';
 import { RequireSession } from './session/RequireSession';
 import { Loading } from './shell/Loading';
 import { NoPage } from './shell/NoPage';
@@ -29,6 +30,7 @@ const LessonPage = page('LessonPage', () => import('./lesson/LessonPage'));
 const LessonPrint = page('LessonPrint', () => import('./lesson/LessonPrint'));
 const MatPage = page('MatPage', () => import('./mat/MatPage'));
 const NewYearPage = page('NewYearPage', () => import('./groups/NewYearPage'));
+const PastePage = page('PastePage', () => import('./ladder/PastePage'));
 const PeoplePage = page('PeoplePage', () => import('./people/PeoplePage'));
 const ResetPage = page('ResetPage', () => import('./people/ResetPage'));
 const SchoolPage = page('SchoolPage', () => import('./school/SchoolPage'));
@@ -51,6 +53,7 @@ export function App() {
           <Route element={<Shell />}>
             <Route index element={<GroupsPage />} />
             <Route path="/ladder" element={<LadderPage />} />
+            <Route path="/ladder/paste" element={<PastePage />} />
             <Route path="/calendar" element={<CalendarPage />} />
             <Route path="/style" element={<StylePage />} />
             <Route path="/week" element={<WeekPage />} />
@@ -67,9 +70,11 @@ export function App() {
             <Route path="/archive" element={<ArchivePage />} />
             <Route path="/archive/:groupId" element={<ArchivedGroupPage />} />
             <Route path="/archive/:groupId/lessons/:lessonId" element={<ArchivedLessonPage />} />
-            <Route path="/children" element={<ChildrenPage />} />
-            <Route path="/children/import" element={<ImportPage />} />
-            <Route path="/children/:childId/record" element={<ChildRecordPage />} />
+            <Route element={<QuietLock />}>
+              <Route path="/children" element={<ChildrenPage />} />
+              <Route path="/children/import" element={<ImportPage />} />
+              <Route path="/children/:childId/record" element={<ChildRecordPage />} />
+            </Route>
             <Route path="/audit" element={<AuditPage />} />
             <Route path="/people" element={<PeoplePage />} />
             <Route path="/account" element={<AccountPage />} />

@@ -1,3 +1,4 @@
+using System.Diagnostics.Metrics;
 using System.Globalization;
 using System.Text.Json;
 using BoldLadder.Core;
@@ -15,7 +16,12 @@ namespace BoldLadder.School.Jobs;
 /// </summary>
 public sealed class JobRunner(IServiceScopeFactory scopes, Clock clock)
 {
+    /// <summary>What a host asks for to count jobs that ended, by kind and state.</summary>
+    public const string MeterName = "BoldLadder";
+
     private const int MostTries = 3;
+
+    private static readonly Counter<long> Ended = new Meter(MeterName).CreateCounter<long>("bold.jobs.ended");
 
     /// <exception cref="OperationCanceledException">The process ends; the job is to be run again.</exception>
     public async Task Run(Guid school, Guid id, CancellationToken stop)
@@ -96,6 +102,7 @@ public sealed class JobRunner(IServiceScopeFactory scopes, Clock clock)
         (now.Done, now.Total, now.Result, now.ResultName) = (count, count, file, name);
         await scope.Save();
         await scope.Release();
+        Count(job, JobState.Done);
         return null;
     }
 
@@ -108,7 +115,11 @@ public sealed class JobRunner(IServiceScopeFactory scopes, Clock clock)
         Close(await store.Jobs.SingleAsync(j => j.Id == job.Id), state, refusal);
         await store.SaveChangesAsync();
         await transaction.CommitAsync();
+        Count(job, state);
     }
+
+    private static void Count(StoredJob job, JobState state) =>
+        Ended.Add(1, new("kind", job.Kind), new("state", state.Code()));
 
     private void Close(StoredJob job, JobState state, Refusal? refusal) =>
         (job.State, job.EndedAt, job.Input, job.Refusal, job.RefusalArguments) = (

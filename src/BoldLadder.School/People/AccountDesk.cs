@@ -12,6 +12,7 @@ public sealed record AccountView(
     string Email,
     bool HasSecondFactor,
     int CodesLeft,
+    bool HasPin,
     IReadOnlyList<OwnSession> Sessions
 );
 
@@ -51,6 +52,7 @@ public sealed class AccountDesk(BoldContext store, Accounts accounts, SecondFact
             Email: user.Email!,
             HasSecondFactor: user.TwoFactorEnabled,
             CodesLeft: user.TwoFactorEnabled ? await factor.CodesLeft(user) : 0,
+            HasPin: user.PinHash is not null,
             Sessions: await store
                 .UserSessions.Where(s =>
                     s.UserId == userId && s.EndedAt == null && s.StartedAt > since && s.SeenAt > unused

@@ -160,6 +160,8 @@ namespace BoldLadder.Store.Migrations
             RowLevelSecurity.Grant(migrationBuilder, "select, insert, update", "children", "jobs");
             RowLevelSecurity.Grant(migrationBuilder, "select, insert, update, delete", "child_places", "child_absences");
             RowLevelSecurity.Grant(migrationBuilder, "update", "group_teachers");
+            // Whether its tables are of the version it was made for, an app asks before it is sent work.
+            migrationBuilder.Sql($"grant select on \"__EFMigrationsHistory\" to {RowLevelSecurity.AppRole}");
             JobTables.Add(migrationBuilder);
             Erasure.AddFunction(migrationBuilder);
         }
@@ -167,6 +169,7 @@ namespace BoldLadder.Store.Migrations
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
+            migrationBuilder.Sql($"revoke select on \"__EFMigrationsHistory\" from {RowLevelSecurity.AppRole}");
             JobTables.Drop(migrationBuilder);
             migrationBuilder.DropTable(
                 name: "child_absences");

@@ -1318,6 +1318,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("phone_number_confirmed");
 
+                    b.Property<string>("PinHash")
+                        .HasColumnType("text")
+                        .HasColumnName("pin_hash");
+
                     b.Property<string>("SecurityStamp")
                         .HasColumnType("text")
                         .HasColumnName("security_stamp");
@@ -1363,6 +1367,10 @@ namespace BoldLadder.Store.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("ended_at");
 
+                    b.Property<DateTime?>("LockedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("locked_at");
+
                     b.Property<DateTime>("SeenAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("seen_at");
@@ -1374,6 +1382,10 @@ namespace BoldLadder.Store.Migrations
                     b.Property<Guid>("UserId")
                         .HasColumnType("uuid")
                         .HasColumnName("user_id");
+
+                    b.Property<int>("WrongTries")
+                        .HasColumnType("integer")
+                        .HasColumnName("wrong_tries");
 
                     b.HasKey("Id")
                         .HasName("pk_user_sessions");

@@ -23,6 +23,9 @@ public static class AccountEndpoints
                 desk.EndSession(who.Id(), sessionId).Http()
             )
             .WithName("endSession");
+        account
+            .MapPost("/lock", (ClaimsPrincipal who, LockDesk desk) => desk.Lock(who.Id(), Sessions.IdOf(who)).Http())
+            .WithName("lockSession");
         var guarded = account.MapGroup("").RequireRateLimiting(Limits.SignIn);
         guarded
             .MapPost(
@@ -31,6 +34,16 @@ public static class AccountEndpoints
                     await GoOn(await desk.ChangePassword(who.Id(), change), who, desk, cookie)
             )
             .WithName("changePassword");
+        guarded
+            .MapPost("/unlock", (Unlocking wanted, ClaimsPrincipal who, LockDesk desk) =>
+                desk.Unlock(who.Id(), Sessions.IdOf(who), wanted).Http()
+            )
+            .WithName("unlockSession");
+        guarded
+            .MapPost("/pin", (PinChange wanted, ClaimsPrincipal who, LockDesk desk) =>
+                desk.SetPin(who.Id(), wanted).Http()
+            )
+            .WithName("setPin");
         guarded
             .MapPost("/confirmation", (PasswordCheck check, ClaimsPrincipal who, AccountDesk desk) =>
                 desk.Confirm(who.Id(), Sessions.IdOf(who), check).Http()

@@ -22,6 +22,14 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
     private static readonly TimeSpan SeenToThe = TimeSpan.FromMinutes(5);
     private const string SessionClaim = "bold:session";
 
+    /// <summary>All that a locked session opens: unlocking, what that needs, and signing out.</summary>
+    private static readonly (string Method, string Path)[] WhileLocked =
+    [
+        (HttpMethods.Post, "/api/account/unlock"),
+        (HttpMethods.Get, "/api/antiforgery"),
+        (HttpMethods.Delete, "/api/session"),
+    ];
+
     /// <summary>
     /// Asks of every request to the API whether its session is alive; other paths show nothing of a school.
     /// </summary>
@@ -33,7 +41,10 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
             || SchoolFilter.LooksAtTheDoor(context.HttpContext)
         )
             return;
-        if (!await context.HttpContext.RequestServices.GetRequiredService<Sessions>().IsAlive(context.Principal))
+        var sessions = context.HttpContext.RequestServices.GetRequiredService<Sessions>();
+        var request = context.HttpContext.Request;
+        var evenLocked = WhileLocked.Any(w => w.Method == request.Method && request.Path == w.Path);
+        if (!await sessions.IsAlive(context.Principal, evenLocked))
             context.RejectPrincipal();
     }
 
@@ -128,7 +139,7 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
         await store.SaveChangesAsync();
     }
 
-    private async Task<bool> IsAlive(ClaimsPrincipal? who)
+    private async Task<bool> IsAlive(ClaimsPrincipal? who, bool evenLocked)
     {
         if (
             who is null
@@ -137,7 +148,7 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
         )
             return false;
         var found = await store
-            .UserSessions.Where(s => s.Id == id && s.EndedAt == null)
+            .UserSessions.Where(s => s.Id == id && s.EndedAt == null && (evenLocked || s.LockedAt == null))
             .Join(
                 store.Users,
                 s => s.UserId,

@@ -49,6 +49,20 @@ public static class Database
     }
 
     /// <summary>
+    /// Whether the app may be sent work: its database is there, and of the version that the app was made for.
+    /// </summary>
+    public static void MapReadiness(this WebApplication app) =>
+        app.MapGet("/ready", async (BoldContext store, HttpContext http) =>
+                await store.Database.CanConnectAsync(http.RequestAborted)
+                && !(await store.Database.GetPendingMigrationsAsync(http.RequestAborted)).Any()
+                    ? Results.Ok("ready")
+                    : Results.StatusCode(StatusCodes.Status503ServiceUnavailable)
+            )
+            .AllowAnonymous()
+            .RequireRateLimiting(Limits.SignIn)
+            .ExcludeFromDescription();
+
+    /// <summary>
     /// The least an endpoint can cost that asks the database once: what benchmarks measure others by, and there for
     /// them alone (setting Bench).
     /// </summary>

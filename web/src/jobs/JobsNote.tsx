@@ -10,7 +10,10 @@ import { isOpen, jobsQuery } from './queries';
 /** What ended shortly before the page was loaded is shown, too. */
 const A_MOMENT = 20_000;
 
-/** What goes on in the background, on whatever page one is; what has ended stays until it is hidden. */
+/**
+ * What goes on in the background, on whatever page one is; what has ended stays until it is hidden. Over the page, so
+ * that nothing moves under a hand when it comes.
+ */
 export function JobsNote() {
   const { school } = useSchool();
   const queries = useQueryClient();
@@ -30,7 +33,11 @@ export function JobsNote() {
   const rows = jobs.data?.filter((j) => isOpen(j) || (!hidden.includes(j.id) && Date.parse(j.endedAt!) > since)) ?? [];
   if (rows.length === 0) return null;
   return (
-    <section className="panel d-flex gap-3 mb-3 no-print" aria-label={text('jobs.title')} aria-live="polite">
+    <section
+      className="jobs-note panel shadow d-flex gap-3 no-print"
+      aria-label={text('jobs.title')}
+      aria-live="polite"
+    >
       <div className="flex-grow-1">
         {rows.map((j) => (
           <JobRow key={j.id} job={j} />

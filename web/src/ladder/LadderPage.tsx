@@ -14,6 +14,7 @@ import { AddRungDialog } from './AddRungDialog';
 import { ConflictNote } from './ConflictNote';
 import { moved, stageSteps } from './editing';
 import { HistoryDialog } from './HistoryDialog';
+import { LadderFiles } from './LadderFiles';
 import { LadderHead } from './LadderHead';
 import { LadderNeeds } from './LadderNeeds';
 import { NewLadderDialog } from './NewLadderDialog';
@@ -262,6 +263,7 @@ export function LadderPage() {
           </aside>
         </div>
       </DndContext>
+      <LadderFiles view={view} />
       {dialog === 'history' && (
         <HistoryDialog
           ladder={view}

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useFacts } from '../facts/facts';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
 import { answered, client, type Schemas } from '../api/client';
 import { nowStale } from '../api/stale';
 import { useSchool } from '../session/session';
@@ -80,6 +81,9 @@ export function NewLadderDialog({
             />
           ))}
       </fieldset>
+      <p>
+        <Link to="/ladder/paste">{text('new.paste')}</Link> <span className="quiet small">{text('new.pasteHelp')}</span>
+      </p>
       {make.error && <ErrorNote problem={make.error} />}
     </Dialog>
   );

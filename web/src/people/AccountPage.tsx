@@ -8,6 +8,7 @@ import { usePageTitle } from '../shell/usePageTitle';
 import { momentText, text } from '../text/text';
 import { Field } from './Field';
 import { NewPassword } from './PersonFields';
+import { PinForm } from './PinForm';
 import { accountQuery } from './queries';
 import { SecondFactor } from './SecondFactor';
 
@@ -35,8 +36,11 @@ export function AccountPage() {
         <div className="col-lg-6">
           <SecondFactor account={account.data} />
         </div>
-        <div className="col-12">
-          <section className="panel">
+        <div className="col-lg-6">
+          <PinForm hasPin={account.data.hasPin} />
+        </div>
+        <div className="col-lg-6">
+          <section className="panel h-100">
             <h2 className="fs-5">{text('account.sessions')}</h2>
             <ul className="list-unstyled m-0">
               {sessions.map((s) => (

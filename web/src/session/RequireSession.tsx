@@ -10,6 +10,8 @@ import { styleQuery } from '../style/queries';
 import { setLanguage } from '../text/text';
 import { ChooseSchool } from './ChooseSchool';
 import { useSessionEnded } from './ended';
+import { LockCover } from './LockCover';
+import { useLocked } from './locked';
 import { useSchoolAddress } from './SchoolRouter';
 import { SchoolContext, useSession, type Session } from './session';
 import { goSignIn } from './signIn';
@@ -22,6 +24,7 @@ import { SignInAgain } from './SignInAgain';
 export function RequireSession() {
   const session = useSession();
   const ended = useSessionEnded();
+  const locked = useLocked();
   const [last, setLast] = useState<Session | null>(null);
   if (session.data && session.data !== last) setLast(session.data);
   const known = session.data ?? last;
@@ -31,7 +34,7 @@ export function RequireSession() {
   return (
     <>
       <InSchool session={known} />
-      {(ended || session.data === null) && <SignInAgain before={known} />}
+      {locked ? <LockCover /> : (ended || session.data === null) && <SignInAgain before={known} />}
     </>
   );
 }

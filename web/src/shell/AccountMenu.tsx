@@ -1,5 +1,6 @@
 import { NavDropdown } from 'react-bootstrap';
 import { Link } from 'react-router';
+import { useLock } from '../session/QuietLock';
 import { goSignIn } from '../session/signIn';
 import { useSchoolAddress } from '../session/SchoolRouter';
 import { useSchool, useSignOut } from '../session/session';
@@ -13,6 +14,7 @@ export function AccountMenu({ onGo, onHelp }: { onGo: () => void; onHelp: () => 
   const { session, school } = useSchool();
   const { enter } = useSchoolAddress();
   const signOut = useSignOut();
+  const lock = useLock();
   const leave = (everywhere: boolean) => signOut.mutate(everywhere, { onSuccess: () => goSignIn() });
   return (
     <NavDropdown
@@ -52,6 +54,9 @@ export function AccountMenu({ onGo, onHelp }: { onGo: () => void; onHelp: () => 
         </>
       )}
       <NavDropdown.Divider />
+      <NavDropdown.Item as="button" onClick={() => lock()}>
+        {text('nav.lock')}
+      </NavDropdown.Item>
       <NavDropdown.Item as="button" onClick={() => leave(false)}>
         {text('nav.signOut')}
       </NavDropdown.Item>
