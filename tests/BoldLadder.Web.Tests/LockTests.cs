@@ -6,7 +6,9 @@ using Xunit;
 
 namespace BoldLadder.Web.Tests;
 
-/// <summary>A locked screen opens nothing until its person shows who they are. Source: docs/handbook.md, section 10.</summary>
+/// <summary>
+/// A locked screen opens nothing until its person shows who they are. Source: docs/handbook.md, section 10.
+/// </summary>
 public sealed class LockTests : IAsyncLifetime
 {
     private const string Pin = "4071";

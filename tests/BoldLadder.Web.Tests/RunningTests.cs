@@ -5,7 +5,9 @@ using Xunit;
 
 namespace BoldLadder.Web.Tests;
 
-/// <summary>What whoever runs a server asks of it: whether it may be sent work, and numbers (docs/running.md).</summary>
+/// <summary>
+/// What whoever runs a server asks of it: whether it may be sent work, and numbers (docs/running.md).
+/// </summary>
 public sealed class RunningTests : IAsyncLifetime
 {
     private TestSchool school = null!;

@@ -5,8 +5,8 @@ using OpenTelemetry.Metrics;
 namespace BoldLadder.Web.Setup;
 
 /// <summary>
-/// Numbers for whoever runs the server, in Prometheus' text format: requests by route template, the runtime, the pool of
-/// connections, jobs that ended. No name, no id, no address is in them. On loopback alone, at a port of their own
+/// Numbers for whoever runs the server, in Prometheus' text format: requests by route template, the runtime, the pool
+/// of connections, jobs that ended. No name, no id, no address is in them. On loopback alone, at a port of their own
 /// (setting MetricsPort); without it there are none.
 /// </summary>
 public static class Metrics

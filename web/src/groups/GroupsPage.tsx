@@ -27,7 +27,7 @@ export function GroupsPage() {
   if (groups.error) return <ErrorNote problem={groups.error} retry={() => void groups.refetch()} />;
   return (
     <>
-      <div className="d-flex flex-wrap justify-content-between align-items-start gap-3">
+      <div className="d-flex flex-wrap justify-content-between align-items-start column-gap-3 mb-3">
         <div>
           <h1>{text('groups.title')}</h1>
           <p className="quiet">{text('groups.intro', { count: groups.data.length, date: dayText(school.today) })}</p>
