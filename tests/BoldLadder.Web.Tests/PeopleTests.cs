@@ -367,6 +367,13 @@ public sealed class PeopleTests : IAsyncLifetime
             await teacher.Send(HttpMethod.Post, "/api/account/second-factor/key")
         );
         teacher.ForgetToken();
+        // The three corners by which a camera finds a QR code, inside its quiet zone.
+        Assert.All(key.Picture, row => Assert.Equal(key.Picture.Count, row.Length));
+        foreach (var (x, y) in new[] { (4, 4), (key.Picture.Count - 11, 4), (4, key.Picture.Count - 11) })
+            Assert.Equal(
+                ["1111111", "1000001", "1011101", "1011101", "1011101", "1000001", "1111111"],
+                key.Picture.Skip(y).Take(7).Select(row => row.Substring(x, 7))
+            );
         Assert.Equal(
             "wrong-code",
             await Code(

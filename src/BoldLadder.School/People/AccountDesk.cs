@@ -2,6 +2,7 @@ using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
+using QRCoder;
 
 namespace BoldLadder.School.People;
 
@@ -23,8 +24,10 @@ public sealed record PasswordChange(string Before, string After);
 
 /// <summary>What an authenticator app is given.</summary>
 /// <param name="Key">In letters, to type.</param>
-/// <param name="Address">The same as an otpauth address, to scan.</param>
-public sealed record FactorKey(string Key, string Address);
+/// <param name="Address">The same as an otpauth address.</param>
+/// <param name="Picture">The address as a QR code (ISO/IEC 18004): rows of 1 for dark and 0 for light, with the quiet
+/// zone round it.</param>
+public sealed record FactorKey(string Key, string Address, IReadOnlyList<string> Picture);
 
 public sealed record FactorCode(string Code);
 
@@ -121,13 +124,21 @@ public sealed class AccountDesk(BoldContext store, Accounts accounts, SecondFact
             return Refusal.Conflict("factor-is-on");
         var key = await factor.Key(user);
         var label = Uri.EscapeDataString($"{Issuer}:{user.Email}");
+        var address = $"otpauth://totp/{label}?secret={key}&issuer={Uri.EscapeDataString(Issuer)}&digits=6";
         return (
             user,
             new FactorKey(
                 string.Join(' ', key.ToLowerInvariant().Chunk(4).Select(c => new string(c))),
-                $"otpauth://totp/{label}?secret={key}&issuer={Uri.EscapeDataString(Issuer)}&digits=6"
+                address,
+                Picture(address)
             )
         );
+    }
+
+    private static List<string> Picture(string address)
+    {
+        using var code = QRCodeGenerator.GenerateQrCode(address, QRCodeGenerator.ECCLevel.M);
+        return code.ModuleMatrix.ConvertAll(row => string.Concat(row.Cast<bool>().Select(dark => dark ? '1' : '0')));
     }
 
     public async Task<Answer<(User User, RecoveryCodes Codes)>> TurnFactorOn(Guid userId, FactorCode code)

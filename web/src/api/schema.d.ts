@@ -1897,6 +1897,7 @@ export interface components {
         FactorKey: {
             key: string;
             address: string;
+            picture: string[];
         };
         FactsView: {
             activities: components["schemas"]["ActivityView"][];

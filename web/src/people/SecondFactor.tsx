@@ -6,6 +6,7 @@ import { Dialog } from '../shell/Dialog';
 import { ErrorNote } from '../shell/ErrorNote';
 import { text } from '../text/text';
 import { Field } from './Field';
+import { KeyPicture } from './KeyPicture';
 import { accountQuery } from './queries';
 
 /** A code of an authenticator app besides the password: turned on, off, and ten codes to write down. */
@@ -66,6 +67,7 @@ export function SecondFactor({ account }: { account: Schemas['AccountView'] }) {
       )}
       {!account.hasSecondFactor && begin.data && (
         <Form className="d-grid gap-3" onSubmit={submit}>
+          <KeyPicture rows={begin.data.picture} label={text('account.picture')} />
           <p className="m-0">{text('account.key')}</p>
           <p className="font-monospace fs-5 m-0 user-select-all">{begin.data.key}</p>
           <a href={begin.data.address}>{text('account.openApp')}</a>
