@@ -52,6 +52,19 @@ public class RosterTests
     }
 
     [Fact]
+    public void A_row_that_stands_twice_in_a_OneRoster_zip_is_taken_once()
+    {
+        var (user, school) = (Sample("users.csv").Split('\n')[1], Sample("classes.csv").Split('\n')[1]);
+        var doubled = OneRoster(from: user, to: $"{user}\n{user}");
+        Assert.Equal(2, OneRosterZip.Read(doubled, Today).Lines.Length);
+        Assert.Equal(2, OneRosterZip.Read(OneRoster(from: school, to: $"{school}\n{school}"), Today).Lines.Length);
+    }
+
+    [Fact]
+    public void A_column_that_there_is_not_gives_nothing() =>
+        Assert.Equal("", new CsvLine(1, ["a"]).Cell(-1) + new CsvLine(1, ["a"]).Cell(9));
+
+    [Fact]
     public void A_broken_OneRoster_zip_says_what_is_wrong()
     {
         Assert.Equal("not-a-roster", Refused(() => OneRosterZip.Read(OneRoster("manifest.csv"), Today)));

@@ -46,7 +46,9 @@ public static class OneRosterZip
         var users = Required(zip, manifest, "users");
         var enrollments = Required(zip, manifest, "enrollments");
         var classes = Required(zip, manifest, "classes");
-        var titles = classes.Rows.ToDictionary(r => r["sourcedId"], r => r["title"], StringComparer.Ordinal);
+        var titles = classes
+            .Rows.DistinctBy(r => r["sourcedId"])
+            .ToDictionary(r => r["sourcedId"], r => r["title"], StringComparer.Ordinal);
         var enrolled = enrollments
             .Rows.Where(r => r["role"] == "student" && IsIn(r, today))
             .GroupBy(r => r["userSourcedId"], StringComparer.Ordinal)
@@ -59,6 +61,7 @@ public static class OneRosterZip
             [
                 .. users
                     .Rows.Where(r => IsActive(r) && enrolled.ContainsKey(r["sourcedId"]))
+                    .DistinctBy(r => r["sourcedId"])
                     .Select(r => new RosterLine(
                         r.Line,
                         ChildName.Of(

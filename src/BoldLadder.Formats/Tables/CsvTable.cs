@@ -10,7 +10,7 @@ namespace BoldLadder.Formats.Tables;
 public sealed record CsvLine(int Line, ImmutableArray<string> Cells)
 {
     /// <summary>The cell of a column; nothing past the end of a short row.</summary>
-    public string Cell(int? column) => column is { } c && c < Cells.Length ? Cells[c] : "";
+    public string Cell(int? column) => column is >= 0 and var c && c < Cells.Length ? Cells[c] : "";
 }
 
 /// <summary>

@@ -60,7 +60,7 @@ public sealed class ChildImport(SchoolScope scope, Places places) : IJobWork
         var looked = await Look(request.File);
         if (looked.Refusal is { } refusal)
             return refusal;
-        var choices = request.Choices.ToDictionary(c => c.Line, c => c.Choice);
+        var choices = request.Choices.DistinctBy(c => c.Line).ToDictionary(c => c.Line, c => c.Choice);
         var lines = looked
             .Value.Lines.Select(l => (Line: l, Choice: ChoiceOf(l, choices)))
             .Where(l => l.Choice != ImportChoice.Skip)

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using BoldLadder.Core;
+using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Formats.Packed;
 using BoldLadder.Formats.Schools;
 using BoldLadder.School.Jobs;
@@ -67,8 +68,30 @@ public sealed class SchoolImport(SchoolScope scope) : IJobWork
             await Try(table, () => SchoolTables.ReadAll(store, table, scope.Stop));
         }
         await Try(SchoolTables.Settings(store), () => SchoolTables.Set(store, Settings(manifest), scope.Stop));
+        if (await WrongSettings())
+            throw new RefusedException("school-file", ("file", "school.json"), ("line", 1));
         scope.Audit("school-imported", scope.School.SchoolId);
         return new JobResult(done);
+    }
+
+    /// <summary>
+    /// True when the settings that were read in are none that a school may have: it could not be opened.
+    /// </summary>
+    private async Task<bool> WrongSettings()
+    {
+        try
+        {
+            var school = await scope.Store.Schools.AsNoTracking().SingleAsync(scope.Stop);
+            school.Style?.Checked();
+            return !Refused.IsName(school.Name)
+                || SchoolSettings.Wrong(school.TimeZone, school.Accent, school.Language) is not null
+                || !SchoolSettings.Papers.Contains(school.PaperSize)
+                || !CalendarCheck.AreLessonDays([.. school.LessonDays]);
+        }
+        catch (Exception problem) when (problem is FormatException or RefusedException or InvalidOperationException)
+        {
+            return true;
+        }
     }
 
     /// <summary>

@@ -8,7 +8,7 @@ namespace BoldLadder.Web.Jobs;
 /// The line of jobs, in PostgreSQL by Quartz: any process of several takes the next, and takes over from one that is
 /// there no more. The setting <c>Jobs</c> turns it off where a process is only to answer.
 /// </summary>
-public sealed class JobLine(ISchedulerFactory schedulers) : IJobQueue
+public sealed partial class JobLine(ISchedulerFactory schedulers, ILogger<JobLine> log) : IJobQueue
 {
     /// <summary>Jobs at once in a process: they share its two cores with who waits for an answer.</summary>
     private const int AtOnce = 2;
@@ -18,12 +18,12 @@ public sealed class JobLine(ISchedulerFactory schedulers) : IJobQueue
 
     public async Task Put(Guid schoolId, Guid jobId)
     {
-        var line = await schedulers.GetScheduler();
         var key = SchoolJob.KeyOf(schoolId, jobId);
-        if (await line.CheckExists(key))
-            return;
         try
         {
+            var line = await schedulers.GetScheduler();
+            if (await line.CheckExists(key))
+                return;
             await line.ScheduleJob(
                 JobBuilder.Create<SchoolJob>().WithIdentity(key).RequestRecovery().Build(),
                 TriggerBuilder.Create().WithIdentity(key.Name, key.Group).StartNow().Build()
@@ -33,7 +33,15 @@ public sealed class JobLine(ISchedulerFactory schedulers) : IJobQueue
         {
             // Another process put it there at the same moment.
         }
+        catch (SchedulerException problem)
+        {
+            // The job is kept, and whoever asked is told so; the next round puts it in the line.
+            NotPut(problem);
+        }
     }
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "A job could not be put in the line; the next round does it.")]
+    private partial void NotPut(Exception problem);
 
     /// <param name="runs">False where nothing is to be run, whatever the settings say.</param>
     public static void Add(IServiceCollection services, IConfiguration configuration, bool runs)
