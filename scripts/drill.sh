@@ -70,6 +70,8 @@ begin 60 ./start --port "$PORT"
 serves
 kill -9 "$STARTED" "$(cat "$CLONE/app/.run/app.pid")"
 wait "$STARTED" 2>/dev/null
+# A process that was killed may take a moment to let its port go.
+for _ in $(seq 50); do port_taken "$PORT" || break; sleep 0.1; done
 kill -9 "$(postmaster)"
 begin 60 ./start --port "$PORT"
 serves
