@@ -64,6 +64,8 @@ test('an order that was written down becomes a ladder; its table is read back; e
   await page.getByLabel('Line 3: what th stands for').selectOption({ index: 1 });
   await page.getByLabel('Name of the ladder').fill('Our old order');
   await page.getByRole('button', { name: 'Make the ladder' }).click();
+  await expect(page.getByRole('heading', { name: 'Kept aside' })).toBeVisible();
+  await page.getByRole('link', { name: 'See the ladder' }).click();
   await expect(page.locator('.row-rung')).toHaveCount(5);
 
   const saving = page.waitForEvent('download');

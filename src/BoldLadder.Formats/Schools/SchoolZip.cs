@@ -51,7 +51,8 @@ public static class SchoolZip
         NewLine = "\r\n",
     };
 
-    /// <summary>True for a zip of a school's.</summary>
+    /// <summary>What a zip says that it has in it.</summary>
+    /// <exception cref="RefusedException">It is no school's, of another format, or can't be read.</exception>
     public static SchoolManifest ReadManifest(ZipArchive zip)
     {
         if (zip.GetEntry(Manifest) is not { } entry)

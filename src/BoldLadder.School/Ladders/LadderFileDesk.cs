@@ -75,18 +75,22 @@ public sealed class LadderFileDesk(
             return refused;
         if (order.Text.Length > LongestText || order.Text.Split('\n').Length > LadderEditing.MostRungs)
             return Refusal.Unusable("order-too-long", ("most", LadderEditing.MostRungs));
+        var meanings = new Dictionary<Correspondence, PastedMeaning>();
         var reader = new OrderReader(new WordFinder(shipped.Lexicon), study.Facts(scope.Accent));
         return reader
             .Read(order.Text)
             .Select(l => new PastedRung(
                 Line: l.Line,
                 Text: l.Text,
-                Parts: [.. l.Parts.Select(p => new PastedChoice(p.Written, [.. p.Choices.Select(Meaning)]))],
+                Parts: [.. l.Parts.Select(p => new PastedChoice(p.Written, [.. p.Choices.Select(Known)]))],
                 Patterns: [.. l.Patterns.Each().Select(p => p.Id())],
                 Tricky: l.Tricky,
                 Unread: l.Unread
             ))
             .ToList();
+
+        PastedMeaning Known(Correspondence one) =>
+            meanings.TryGetValue(one, out var known) ? known : meanings[one] = Meaning(one);
     }
 
     private PastedMeaning Meaning(Correspondence one) =>

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { answered, client, type Schemas } from '../api/client';
 import { nowStale } from '../api/stale';
 import { useSchool } from '../session/session';
@@ -27,6 +27,7 @@ export function PastePage() {
   const [chosen, setChosen] = useState<Chosen>(new Map());
   usePageTitle(text('paste.title'));
   const params = { path: { schoolId: school.id } };
+  const made = `/ladder?ladder=${id}&version=draft`;
   const look = useMutation({
     mutationFn: () => answered(client.POST('/api/schools/{schoolId}/orders/look', { params, body: { text: order } })),
     onSuccess: () => setChosen(new Map()),
@@ -52,7 +53,8 @@ export function PastePage() {
       ),
     onSuccess: () => {
       void nowStale(queries, school.id, 'ladders');
-      void navigate(`/ladder?ladder=${id}&version=draft`);
+      // Lines that were kept aside stay in sight until they have been seen to.
+      if (aside.length === 0) void navigate(made);
     },
   });
   return (
@@ -128,9 +130,15 @@ export function PastePage() {
               <Form.Label>{text('paste.name')}</Form.Label>
               <Form.Control required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
             </Form.Group>
-            <Button type="submit" size="lg" disabled={read.length === 0 || make.isPending}>
-              {text('paste.make')}
-            </Button>
+            {make.isSuccess ? (
+              <Link className="btn btn-primary btn-lg" to={made}>
+                {text('paste.see')}
+              </Link>
+            ) : (
+              <Button type="submit" size="lg" disabled={read.length === 0 || make.isPending}>
+                {text('paste.make')}
+              </Button>
+            )}
             {make.error && <ErrorNote problem={make.error} />}
           </Form>
         </>

@@ -17,6 +17,9 @@ public sealed partial class OrderReader(WordFinder finder, CorrespondenceTable f
     /// <summary>A second choice less likely than this is no question.</summary>
     private const double Likely = 0.15;
 
+    /// <summary>A longer line is no rung, and is not looked into.</summary>
+    private const int LongestLine = 300;
+
     /// <summary>What a single letter is taught as first is no question, whatever it says most often.</summary>
     private static readonly ImmutableDictionary<string, Correspondence> First = new[]
     {
@@ -67,6 +70,8 @@ public sealed partial class OrderReader(WordFinder finder, CorrespondenceTable f
     private PastedLine Line(int number, string text, HashSet<Correspondence> taught)
     {
         var (parts, patterns, unread) = (new List<PastedPart>(), Patterns.None, new List<string>());
+        if (text.Length > LongestLine)
+            return new PastedLine(number, text, [], patterns, [], [text]);
         var halves = text.Split('|', 2);
         foreach (var written in Pieces(Numbered().Replace(halves[0], "").Trim()))
         {
