@@ -4,8 +4,10 @@ using BoldLadder.School.Jobs;
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
 using BoldLadder.School.People;
+using BoldLadder.School.Remote;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Transfer;
+using BoldLadder.School.Weeks;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
 using Microsoft.Extensions.DependencyInjection;
@@ -20,6 +22,7 @@ public static class UseCases
         services.AddSingleton<HeavyWork>();
         services.AddSingleton<LadderStudy>();
         services.AddSingleton<SchoolLayers>();
+        services.AddSingleton<RemoteRooms>();
         services.AddScoped<SchoolScope>();
         services.AddScoped<AccountLog>();
         services.AddScoped<Accounts>();
@@ -31,6 +34,7 @@ public static class UseCases
         services.AddScoped<IJobWork, SchoolExport>();
         services.AddScoped<SchoolImport>();
         services.AddScoped<IJobWork>(s => s.GetRequiredService<SchoolImport>());
+        services.AddScoped<IJobWork, WeekPlanning>();
         services.AddScoped<JobStarter>();
         services.AddSingleton<JobRunner>();
         services.AddScoped<LadderWork>();

@@ -19,6 +19,29 @@ public static class JobTables
     public static Task<List<Open>> Tidy(BoldContext store, CancellationToken stop) =>
         store.Database.SqlQuery<Open>($"select * from tidy_jobs()").ToListAsync(stop);
 
+    /// <summary>
+    /// The kind of a job that no process of the app runs: a backup has all schools in it, which the app never sees.
+    /// It is taken by <c>bold-admin</c>.
+    /// </summary>
+    public const string Elsewhere = "backup";
+
+    /// <summary>Leaves what is run elsewhere to whoever runs it.</summary>
+    public static void LeaveElsewhere(MigrationBuilder migration) =>
+        migration.Sql(
+            $"""
+            create or replace function tidy_jobs() returns table (school_id uuid, id uuid)
+                language plpgsql security definer set search_path = public, pg_temp as $$
+            begin
+                update jobs j set result = null
+                    where j.result is not null and j.ended_at < now() - interval '1 day';
+                delete from jobs j where j.ended_at < now() - interval '30 days';
+                return query select j.school_id, j.id from jobs j
+                    where j.ended_at is null and j.kind <> '{Elsewhere}' order by j.made_at;
+            end
+            $$
+            """
+        );
+
     public static void Add(MigrationBuilder migration)
     {
         migration.Sql(Quartz);

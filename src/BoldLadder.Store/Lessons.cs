@@ -65,6 +65,11 @@ public sealed class StoredLesson : ISchoolOwned
     public required string[] Words { get; set; }
 
     public string? StoppedAt { get; set; }
+
+    /// <summary>
+    /// Seconds that its activities took on the board, by activity; null where it was not taught from one.
+    /// </summary>
+    public IReadOnlyDictionary<string, int>? Took { get; set; }
 }
 
 /// <summary>

@@ -58,3 +58,35 @@ public sealed class CoverPass : ISchoolOwned
 
     public bool Ended { get; set; }
 }
+
+/// <summary>
+/// An address under which a calendar program fetches a group's lessons, for whoever made it and while they may see the
+/// group. Only a hash of the code is kept.
+/// </summary>
+public sealed class CalendarFeed : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid Id { get; init; }
+
+    public required Guid GroupId { get; init; }
+
+    public required Guid MadeBy { get; init; }
+
+    public required DateTime MadeAt { get; init; }
+
+    public required byte[] CodeHash { get; init; }
+
+    /// <summary>When lessons begin, in the school's zone; null for events of a whole day.</summary>
+    public TimeOnly? StartsAt { get; init; }
+
+    public DateTime? EndedAt { get; set; }
+}
+
+/// <summary>Marks a school made to look round in: it can be deleted as a whole by who made it.</summary>
+public sealed class LookRound : ISchoolOwned
+{
+    public required Guid SchoolId { get; init; }
+
+    public required Guid MadeBy { get; init; }
+}

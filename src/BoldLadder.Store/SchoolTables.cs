@@ -26,6 +26,8 @@ public static class SchoolTables
         typeof(Membership),
         typeof(Invitation),
         typeof(CoverPass),
+        typeof(CalendarFeed),
+        typeof(LookRound),
         typeof(StoredJob),
         typeof(LessonUndo),
         typeof(GroupStanding),

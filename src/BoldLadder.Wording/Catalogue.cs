@@ -54,6 +54,20 @@ public sealed class Catalogue
                     : values.ToFrozenDictionary(v => v.Key, v => Said(v.Value))
             );
 
+    /// <summary>
+    /// What a rung or a day is called: the names of patterns and of quiet days in words, graphemes as they are.
+    /// </summary>
+    public string Label(string label)
+    {
+        if (Has($"label.{label}"))
+            return Say($"label.{label}");
+        var parts = label.Split(' ');
+        return string.Join(
+            parts.Any(p => Has($"pattern.{p}")) ? ", " : " ",
+            parts.Select(p => Has($"pattern.{p}") ? Say($"pattern.{p}") : p)
+        );
+    }
+
     private object Said(object value) =>
         value switch
         {

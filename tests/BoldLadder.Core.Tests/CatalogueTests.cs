@@ -147,4 +147,13 @@ public partial class CatalogueTests
 
     [GeneratedRegex("\"([a-z][a-z.-]+)\"")]
     private static partial Regex Codes();
+
+    [Theory]
+    [InlineData("sh", "sh")]
+    [InlineData("ll ss", "ll ss")]
+    [InlineData("review-day", "Review day")]
+    [InlineData("suffix-s", "suffix -s")]
+    [InlineData("two-syllables suffix-ing", "two-syllable words, suffix -ing")]
+    public void A_rung_or_a_day_is_called_as_screens_call_it(string label, string said) =>
+        Assert.Equal(said, Catalogue.Of("en-GB").Label(label));
 }

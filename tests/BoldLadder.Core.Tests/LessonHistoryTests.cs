@@ -83,6 +83,19 @@ public class LessonHistoryTests
         Assert.Equal(1, LessonHistory.Of([], 20).Pace);
     }
 
+    [Theory]
+    [InlineData(120, 120, 120, 1.18)]
+    [InlineData(48, 48, 48, 0.94)]
+    [InlineData(60, 60, 5, 1)]
+    [InlineData(60, 60, 6000, 1.18)]
+    public void What_activities_took_on_the_board_times_the_next_lessons(int one, int two, int three, double pace)
+    {
+        ActivityKind[] kinds = [ActivityKind.ReadWords, ActivityKind.SpellWords, ActivityKind.WordChain];
+        var took = kinds.Zip([one, two, three]).ToDictionary(t => t.First.ToString(), t => t.Second);
+        var lesson = Shown(LessonOutcome.Taught, [], [.. kinds.Select(k => Of(k, 60))]) with { Took = took };
+        Assert.Equal(pace, LessonHistory.Of([lesson], 20).Pace);
+    }
+
     [Fact]
     public void What_is_new_counts_as_taught_once_the_lesson_got_beyond_its_teach_part()
     {

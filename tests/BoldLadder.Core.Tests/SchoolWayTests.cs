@@ -36,11 +36,59 @@ public class SchoolWayTests
             Chunks = [new Chunk("ank", ["a=æ", "n=ŋ", "k=k"])],
             Release = new Release(2, 1, 1),
         },
-        new Dictionary<string, OwnWay> { ["sh=ʃ"] = new("shed", "a shell in the shed", "Lips out.", "Curl and climb.") }
+        new Dictionary<string, OwnWay>
+        {
+            ["sh=ʃ"] = new("shed", "a shell in the shed", "Lips out.", "Curl and climb."),
+        },
+        Given.Lexicon,
+        Accent.SouthernBritish,
+        Given.Materials.Pictures,
+        new Dictionary<string, string> { ["sun"] = "own/1/2" }
     );
 
     private static Activity Shown(ActivityKind kind, params Item[] items) =>
-        Ours.Over(new Activity("a", kind, ResponseMode.SayTogether, 60, [.. items]));
+        Ours.Over(new Activity("a", kind, ResponseMode.SayTogether, 60, [.. items]), ["ow=əʊ", "a-e=eɪ"]);
+
+    [Theory]
+    [InlineData("snow", "2,3 yes")]
+    [InlineData("“Cow!”", "2,3 no")]
+    [InlineData("cakes,", "1,3 yes")]
+    [InlineData("have", "1,3 no")]
+    [InlineData("ship", "")]
+    [InlineData("xyzzy", "")]
+    public void What_is_hunted_is_told_from_the_same_letters_with_another_job(string printed, string places)
+    {
+        var sentence = new SentenceItem("s", false, printed, [new SentenceWord(printed, "decodable")], []);
+        var shown = (SentenceItem)Shown(ActivityKind.HuntPage, sentence).Items[0];
+        Assert.Equal(
+            places,
+            string.Join(
+                ' ',
+                (shown.Words[0].Hunt ?? []).Select(p => $"{string.Join(',', p.Letters)} {(p.IsTarget ? "yes" : "no")}")
+            )
+        );
+        Assert.Null(((SentenceItem)Shown(ActivityKind.ReadSentence, sentence).Items[0]).Words[0].Hunt);
+    }
+
+    [Fact]
+    public void A_words_picture_comes_with_it_where_the_word_is_read()
+    {
+        var sun = ItemMaker.OfWord("w", Given.Word("sun"), []);
+        Assert.Equal("own/1/2", ((WordItem)Shown(ActivityKind.ReadWords, sun).Items[0]).Picture);
+        var cat = ItemMaker.OfWord("w", Given.Word("cat"), []);
+        Assert.Equal(Given.Materials.Pictures["cat"], ((WordItem)Shown(ActivityKind.ReadWords, cat).Items[0]).Picture);
+        var shown = new PictureItem(
+            Id: "p",
+            Kept: false,
+            Picture: "shipped",
+            Word: "sun",
+            Marks: [0, 1, 2],
+            Options: [],
+            Reasons: []
+        );
+        Assert.Equal("own/1/2", ((PictureItem)Shown(ActivityKind.PictureToWord, shown).Items[0]).Picture);
+        Assert.Null(((WordItem)Shown(ActivityKind.WordChain, sun).Items[0]).Picture);
+    }
 
     [Fact]
     public void A_card_has_the_schools_key_word_before_any_example_and_its_own_notes()

@@ -152,4 +152,39 @@ public class WordLayerTests
             bank.Readable(taught, tricky).Select(s => s.Text)
         );
     }
+
+    [Fact]
+    public void A_school_that_spells_in_American_is_shown_no_British_spelling_and_has_its_own()
+    {
+        var american = SchoolWords.Over(Shipped, [], SpellingVariety.American);
+        foreach (var british in new[] { "colour", "grey", "mum", "mummy", "maths", "favourite" })
+        {
+            Assert.Contains(Shipped.ForLessons, w => w.Spelling == british);
+            Assert.DoesNotContain(american.ForLessons, w => w.Spelling == british);
+            // A teacher may type it all the same.
+            Assert.Equal(Suitability.Ask, american.Find(british)!.Suitability);
+        }
+        foreach (var own in new[] { "mom", "math" })
+        {
+            Assert.DoesNotContain(Shipped.ForLessons, w => w.Spelling == own);
+            Assert.Contains(american.ForLessons, w => w.Spelling == own);
+            Assert.Contains(american.Known, w => w.Spelling == own);
+        }
+        Assert.DoesNotContain(american.ForLessons, w => w.Flags.HasFlag(WordFlags.BritishOnly));
+        // What the school says besides lies over it.
+        var own2 = SchoolWords.Over(
+            Shipped,
+            [new("mom", SchoolVerdict.Ban, null, "x"), new("grey", SchoolVerdict.Allow, null, "x")],
+            SpellingVariety.American
+        );
+        Assert.DoesNotContain(own2.ForLessons, w => w.Spelling == "mom");
+        Assert.Contains(own2.ForLessons, w => w.Spelling == "grey");
+        var lessons = new[] { 20, 50, 80, 110 }
+            .Select(r => Given.Request(r, 1) with { Materials = Given.Materials.With(american) })
+            .Select(LessonPlanner.Plan);
+        Assert.DoesNotContain(
+            lessons.SelectMany(l => l.Activities).SelectMany(a => a.Items).SelectMany(ReadByChildren.Words),
+            w => american.Find(w) is { Suitability: Suitability.Ask }
+        );
+    }
 }

@@ -303,6 +303,7 @@ public sealed class GeneratedInputTests(ITestOutputHelper output) : IAsyncLifeti
                     "ladderId" => school.Ladder.ToString(),
                     "version" or "weeks" or "days" or "weekday" or "to" => "1",
                     "date" => "2026-11-24",
+                    "time" => "09:10:00",
                     "rungId" => "n%3Dn",
                     "day" => "new",
                     "minutes" => "20",

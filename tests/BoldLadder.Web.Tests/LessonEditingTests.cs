@@ -309,6 +309,46 @@ public sealed class LessonEditingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task What_a_lesson_took_on_the_board_times_the_next_and_its_note_is_kept()
+    {
+        Task<HttpResponseMessage> Close(int times, string remark) =>
+            lead.Send(
+                HttpMethod.Post,
+                lead.Lesson(lesson.Id) + "/closing",
+                new CloseRequest(
+                    Guid.CreateVersion7(),
+                    LessonOutcome.Taught,
+                    Took: lesson
+                        .Lesson.Activities.ToDictionary(a => a.Id, a => times * a.Seconds)
+                        .Append(new("x", 9))
+                        .ToDictionary(),
+                    Remark: remark
+                ),
+                version: lesson.Version
+            );
+        async Task Refused(string code, int times, string remark) =>
+            Assert.Equal(
+                code,
+                (await TestClient.Problem(await Close(times, remark), HttpStatusCode.UnprocessableEntity))
+                    .GetProperty("title")
+                    .GetString()
+            );
+        await Refused("took-impossible", -1, "");
+        await Refused("took-impossible", 2000, "");
+        await Refused("remark-too-long", 2, new('x', 1001));
+        var before = (await lead.Open(school.Otters, Today.AddDays(1))).Lesson;
+        var closed = await TestClient.Read<LessonView>(await Close(2, " More time for spelling. "));
+        Assert.Equal("More time for spelling.", closed.Lesson.Remark);
+        // Slower from now on: what is planned takes longer, or holds less.
+        var after = (await lead.Open(school.Otters, Today.AddDays(1))).Lesson;
+        double Each(Lesson of) =>
+            of
+                .Activities.Where(a => a.Kind == ActivityKind.SpellWords)
+                .Average(a => (a.Seconds - 15.0) / a.Items.Length);
+        Assert.True(Each(after) > 1.1 * Each(before));
+    }
+
+    [Fact]
     public async Task What_wobbled_comes_first_tomorrow()
     {
         var wobbled = lesson.Lesson.Find("revisit-cards")!.Items.OfType<CardItem>().Last().Correspondence;

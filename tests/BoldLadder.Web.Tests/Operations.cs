@@ -88,6 +88,7 @@ public sealed class Operations
                 {
                     "uuid" => Guid.NewGuid().ToString(),
                     "date" => "2026-11-24",
+                    "time" => "09:10:00",
                     "date-time" => "2026-11-24T09:00:00Z",
                     "byte" => "Qm8=",
                     _ => "x",

@@ -197,7 +197,10 @@ public sealed class PeopleTests : IAsyncLifetime
         var person = await Person("other");
         Assert.Equal(
             "belongs-elsewhere",
-            await Code(await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset")), HttpStatusCode.Conflict)
+            await Code(
+                await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset"), new ResetRequest(ByMail: false)),
+                HttpStatusCode.Conflict
+            )
         );
         var taken = await Invite();
         Assert.Equal(
@@ -271,7 +274,9 @@ public sealed class PeopleTests : IAsyncLifetime
         var teacher = await school.As("teacher");
         var person = await Person("teacher");
         async Task<LinkView> Link() =>
-            await TestClient.Read<LinkView>(await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset")));
+            await TestClient.Read<LinkView>(
+                await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset"), new ResetRequest(ByMail: false))
+            );
         var (first, link) = (await Link(), await Link());
         var stranger = await school.As(null);
         Task<HttpResponseMessage> Choose(string key, string password) =>
@@ -304,7 +309,9 @@ public sealed class PeopleTests : IAsyncLifetime
         var person = await Person("teacher");
         var stranger = await school.As(null);
         async Task<LinkView> Link() =>
-            await TestClient.Read<LinkView>(await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset")));
+            await TestClient.Read<LinkView>(
+                await lead.Send(HttpMethod.Post, At($"people/{person.Id}/reset"), new ResetRequest(ByMail: false))
+            );
         async Task Closed(LinkView link) =>
             Assert.Equal(
                 "link-over",

@@ -33,6 +33,7 @@ public class StoredDocumentTests
         ["ladder"] = text => LadderDocument.Write(LadderDocument.Read(text)),
         ["steps"] = text => LadderSteps.Write(LadderSteps.Read(text)),
         ["style"] = text => HouseStyle.Write(HouseStyle.Read(text)),
+        ["took"] = text => JsonSerializer.Serialize(JsonSerializer.Deserialize<Dictionary<string, int>>(text)),
         ["template"] = text => LessonTemplate.Write(LessonTemplate.Read(text)),
     };
 
@@ -88,6 +89,7 @@ public class StoredDocumentTests
                 typeof(LessonTemplate),
                 typeof(LessonEdits),
                 typeof(Standing),
+                typeof(IReadOnlyDictionary<string, int>),
             },
             columns
         );

@@ -181,6 +181,27 @@ public sealed class TestSchool : IAsyncDisposable
         return result;
     }
 
+    /// <summary>Tables that say what goes on or was done, which never stand still.</summary>
+    private const string Moving = "^(qrtz_|jobs|audit|account_events|user_sessions|school_states|data_protection|__EF)";
+
+    /// <summary>How many rows each table of the whole database has, but for those that never stand still.</summary>
+    public async Task<string> Rows() =>
+        string.Join(
+            '\n',
+            await AsOwner(s =>
+                s.Database.SqlQuery<string>(
+                        $"""
+                        select table_name || ' ' || (xpath('/row/c/text()', query_to_xml(
+                            format('select count(*) as c from %I', table_name), false, true, '')))[1]::text as "Value"
+                        from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'
+                            and table_name !~ {Moving}
+                        order by 1
+                        """
+                    )
+                    .ToListAsync()
+            )
+        );
+
     public static async Task Sql(string database, string sql)
     {
         await using var source = NpgsqlDataSource.Create(Owner(database));

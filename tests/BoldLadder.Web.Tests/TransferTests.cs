@@ -254,6 +254,45 @@ public sealed class TransferTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_school_whose_reading_in_is_killed_stays_empty_until_the_next_process_reads_it()
+    {
+        await Fill();
+        var zip = await Export(lead, school.School);
+        school.Serve();
+        var other = await school.As("other");
+        await TestSchool.Sql(
+            school.Database,
+            """
+            create function slowly() returns trigger language plpgsql as $$
+                begin perform pg_sleep(0.1); return new; end $$;
+            create trigger slowly before insert on teaching_log for each row execute function slowly()
+            """
+        );
+        var path = $"/api/schools/{school.OtherSchool}";
+        var id = Guid.NewGuid();
+        (await other.Send(HttpMethod.Post, $"{path}/import", new SchoolFile(id, zip))).EnsureSuccessStatusCode();
+        var before = await school.Rows();
+        using (var process = AppProcess.Start(school.Database))
+        {
+            for (var i = 0; i < 600 && await Job() is not { State: JobState.Running, Done: > 0 }; i++)
+                await Task.Delay(50);
+            process.Kill();
+            await process.WaitForExitAsync();
+        }
+        Assert.Equal(JobState.Running, (await Job()).State);
+        Assert.Equal(before, await school.Rows());
+        school.Serve(("Jobs", "true"));
+        other = await school.As("other");
+        for (var i = 0; i < 600 && (await Job()).EndedAt is null; i++)
+            await Task.Delay(50);
+        Assert.Equal((JobState.Done, 2), ((await Job()).State, (await Job()).Tries));
+        Assert.Equal(2, (await other.Get<List<School.Groups.GroupView>>($"{path}/groups")).Count);
+
+        Task<StoredJob> Job() =>
+            school.AsOwner(s => s.Jobs.IgnoreQueryFilters().AsNoTracking().SingleAsync(j => j.Id == id));
+    }
+
+    [Fact]
     public async Task Only_a_lead_takes_a_school_out_and_only_into_an_empty_school_it_comes()
     {
         var zip = await Export(lead, school.School);

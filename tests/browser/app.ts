@@ -84,3 +84,32 @@ export const test = base.extend<{ expectedErrors: RegExp[]; watched: undefined }
     { auto: true },
   ],
 });
+
+/**
+ * What children read on the board stands within the screen, and its letters are over 6% of the screen high: they are
+ * 0.73 of the size of the face. A crossword's boxes and the tray of everything taught are smaller.
+ */
+export async function expectReadable(page: Page) {
+  const wrong = await page.evaluate(() => {
+    const least = (0.06 * window.innerHeight) / 0.73;
+    const content = document.querySelector('.board-content');
+    const found: string[] = [];
+    for (const element of content?.querySelectorAll('.literacy, .literacy *') ?? []) {
+      const text = [...element.childNodes].filter((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+      if (
+        text.length === 0 ||
+        element.closest('svg, .crossword-clues, .board-tray-many, .board-aside, .visually-hidden')
+      )
+        continue;
+      const what = element.textContent?.slice(0, 20);
+      const size = parseFloat(getComputedStyle(element).fontSize);
+      if (size < least && !element.closest('.board-tick, .board-more'))
+        found.push(`${what} is ${size.toFixed(0)} px, not ${least.toFixed(0)}`);
+      const box = element.getBoundingClientRect();
+      if (box.left < -1 || box.top < -1 || box.right > window.innerWidth + 1 || box.bottom > window.innerHeight + 1)
+        found.push(`${what} runs out of the screen`);
+    }
+    return found;
+  });
+  expect(wrong).toEqual([]);
+}

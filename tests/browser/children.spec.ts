@@ -18,7 +18,7 @@ test('children come in by a pasted column, are asked about, are away, move, and 
   await expectAccessible(page);
   await page.getByLabel('Line 2: Malik').selectOption({ label: 'Another child' });
   await page.getByRole('button', { name: 'Take them in' }).click();
-  await expect(page.getByText('2 done')).toBeVisible();
+  await expect(page.getByText('2 children taken in')).toBeVisible();
   await page.getByRole('link', { name: 'See the children' }).click();
   await expect(page.getByRole('region', { name: 'Kestrels' }).locator('[data-child="Malik"]')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Badgers' }).locator('[data-child="Malik"]')).toBeVisible();

@@ -35,7 +35,7 @@ test('a lead signs in, sees today’s lesson, changes it, teaches it from the bo
   await page.keyboard.press('b');
   await expect(page).toHaveURL(/\/board$/);
   await expect(page.getByText('Cards, shuffled')).toBeVisible();
-  for (let i = 0; i < 80 && !(await page.getByText('The end').isVisible()); i++) await page.keyboard.press(' ');
+  for (let i = 0; i < 400 && !(await page.getByText('The end').isVisible()); i++) await page.keyboard.press(' ');
   await expect(page.getByText('The end')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.locator('.status')).toHaveText('Planned');

@@ -30,6 +30,20 @@ async function makeAccount(page: Page, name: string, email: string) {
   await page.getByLabel('Password').fill(PASSWORD);
 }
 
+/** The demo school in its own school, beside the new one; left, and deleted. */
+async function lookRound(page: Page) {
+  await page.getByRole('button', { name: 'Look round the demo first' }).click();
+  await page.getByRole('button', { name: 'Go into the demo school' }).click({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: 'Kestrels' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back to Harbour Lane Primary' }).click();
+  await expect(page.getByRole('heading', { name: 'Your school’s first steps' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go into the demo school' }).click();
+  await page.getByRole('button', { name: 'Delete the demo school' }).click();
+  await page.getByRole('button', { name: 'Delete it' }).click();
+  await expect(page.getByRole('button', { name: 'Look round the demo first' })).toBeVisible();
+}
+
 test('from nothing to a lesson of one’s own group, with a teacher who was invited and signs in', async ({
   page,
   browser,
@@ -45,20 +59,34 @@ test('from nothing to a lesson of one’s own group, with a teacher who was invi
     await expect(page.getByRole('heading', { name: 'Your school’s first steps' })).toBeVisible();
     await expectAccessible(page);
 
-    await page.getByRole('link', { name: 'Choose a ladder' }).click();
-    await page.getByRole('button', { name: 'New ladder' }).click();
-    await page.getByLabel('Name').fill('Our order');
-    await page.getByRole('button', { name: 'Make the ladder' }).click();
-    await expect(page.getByText('Our order').first()).toBeVisible();
+    await lookRound(page);
 
-    await page.getByRole('link', { name: 'Groups', exact: true }).click();
     await page.getByRole('link', { name: 'Say when school is open' }).click();
-    await page.getByRole('button', { name: 'Add a term' }).click();
-    await page.getByLabel('Name').first().fill('Autumn');
-    await page.getByLabel('First day').first().fill('2026-09-07');
-    await page.getByLabel('Last day').first().fill('2026-12-18');
+    await page.getByRole('button', { name: 'Read dates from a file' }).click();
+    await page.getByLabel('File with dates').setInputFiles({
+      name: 'dates.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'name,first,last\nAutumn term,07/09/2026,11/12/2026\nHalf term,05/10/2026,09/10/2026\nBook fair,04/11/2026,\nOdd,03/04,\n',
+      ),
+    });
+    await page.getByLabel(/How is 07\/09\/2026 meant/).selectOption('The day comes first');
+    const dialog = page.getByRole('dialog');
+    await expect(dialog.getByRole('status')).toHaveText('The calendar would have 1 term and 5 closed days.');
+    await expect(dialog.getByText('“03/04” has no year')).toBeVisible();
+    await expect(page.getByLabel('Book fair is taken as')).toHaveValue('other');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Put them into the calendar' }).click();
     await page.getByRole('button', { name: 'Save calendar' }).click();
     await expect(page.getByText('Saved. All dates follow it.')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Groups', exact: true }).click();
+    await expect(page.locator('[data-step="year"]')).toContainText('1 term, 5 closed days');
+    await page.getByRole('link', { name: 'Choose a ladder' }).click();
+    await expect(page.locator('[data-start]')).toHaveCount(3);
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /^Take “Letters first”/ }).click();
+    await expect(page.locator('.rung').first()).toBeVisible();
 
     await page.getByRole('link', { name: 'Groups', exact: true }).click();
     await page.getByRole('button', { name: 'Make a group' }).click();
@@ -68,6 +96,10 @@ test('from nothing to a lesson of one’s own group, with a teacher who was invi
     await expect(page.getByRole('heading', { name: 'Herons' })).toBeVisible();
     await expect(page.getByText(/20 of \d+ rungs taught/)).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Your school’s first steps' })).toBeHidden();
+    const left = page.getByRole('region', { name: 'Still to do' });
+    await expect(left.getByRole('link')).toHaveText(['Invite colleagues', 'Add children']);
+    await left.getByRole('button', { name: 'Put this away' }).click();
+    await expect(left).toHaveCount(0);
 
     await page.locator('.top .dropdown-toggle').click();
     await page.getByRole('link', { name: 'People' }).click();

@@ -1,4 +1,4 @@
-import { expect, fromAccount, openLesson, signIn, test } from './app.js';
+import { expect, expectAccessible, fromAccount, openLesson, signIn, test } from './app.js';
 
 test('our school’s way is seen at once on a sample, and on every screen once it is saved', async ({ page }) => {
   await signIn(page);
@@ -237,7 +237,7 @@ test('each setting of our school’s way is seen in the lesson, on the board, on
   const board = page.locator('.board');
   await expect(board).toBeVisible();
   const found = new Set<string>();
-  for (let i = 0; i < 90 && !(await board.innerText()).includes('The end'); i++) {
+  for (let i = 0; i < 400 && !(await board.innerText()).includes('The end'); i++) {
     await page.keyboard.press('r');
     for (const what of ['gate', 'Tongue back', 'goat at the gate', 'hook', 'grass', 's · o', 'I do'])
       if ((await board.innerText()).includes(what)) found.add(what);
@@ -257,4 +257,40 @@ test('each setting of our school’s way is seen in the lesson, on the board, on
   for (const chunk of ['en', 'og', 'ig', 'et']) await page.getByRole('button', { name: `Take ${chunk} off` }).click();
   await page.getByRole('button', { name: 'Save our way' }).click();
   await expect(page.getByText('Saved. Every screen follows.')).toBeVisible();
+});
+
+test('a calendar program is given an address with the lessons, until one ends it', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/calendar');
+  await page.getByLabel('Group', { exact: true }).selectOption('Otters');
+  await page.getByLabel('Lessons begin at').fill('09:10');
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  const address = await page.getByLabel('Address of the calendar').inputValue();
+  await expectAccessible(page);
+  const calendar = await page.request.get(address);
+  expect(calendar.headers()['content-type']).toContain('text/calendar');
+  const events = await calendar.text();
+  expect(events).toContain('SUMMARY:Otters: ');
+  expect(events).toContain('DTSTART:20261124T091000Z');
+  await page.getByRole('button', { name: 'End the address for Otters' }).click();
+  await expect(page.getByText('at 09:10')).toHaveCount(0);
+  expect((await page.request.get(address)).status()).toBe(404);
+});
+
+test('our school’s way leaves as a file, and what it would change is said before it comes back', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/style');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Our way as a file' }).click();
+  const file = await (await saved).path();
+  await page.getByLabel('Teach', { exact: true }).fill('Meet it');
+  await page.getByRole('button', { name: 'Save our way' }).click();
+  await expect(page.getByText('Saved. Every screen follows.')).toBeVisible();
+  await page.getByRole('button', { name: 'Read a way from a file' }).click();
+  await page.getByLabel('File of a school’s way').setInputFiles(file);
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveText(['Our own words']);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Read it in' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByLabel('Teach', { exact: true })).toHaveValue('');
 });

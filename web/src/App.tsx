@@ -20,6 +20,7 @@ const BoardPage = page('BoardPage', () => import('./board/BoardPage'));
 const CalendarPage = page('CalendarPage', () => import('./calendar/CalendarPage'));
 const ChildRecordPage = page('ChildRecordPage', () => import('./children/ChildRecordPage'));
 const ChildrenPage = page('ChildrenPage', () => import('./children/ChildrenPage'));
+const ChooseLadderPage = page('ChooseLadderPage', () => import('./ladder/ChooseLadderPage'));
 const CoverPage = page('CoverPage', () => import('./cover/CoverPage'));
 const GatherPage = page('GatherPage', () => import('./gather/GatherPage'));
 const GroupsPage = page('GroupsPage', () => import('./groups/GroupsPage'));
@@ -36,6 +37,7 @@ const ResetPage = page('ResetPage', () => import('./people/ResetPage'));
 const SchoolPage = page('SchoolPage', () => import('./school/SchoolPage'));
 const StylePage = page('StylePage', () => import('./style/StylePage'));
 const TemplatesPage = page('TemplatesPage', () => import('./templates/TemplatesPage'));
+const VoicesPage = page('VoicesPage', () => import('./voices/VoicesPage'));
 const WeekPage = page('WeekPage', () => import('./week/WeekPage'));
 const WelcomePage = page('WelcomePage', () => import('./people/WelcomePage'));
 const WordsPage = page('WordsPage', () => import('./explorer/WordsPage'));
@@ -53,9 +55,11 @@ export function App() {
           <Route element={<Shell />}>
             <Route index element={<GroupsPage />} />
             <Route path="/ladder" element={<LadderPage />} />
+            <Route path="/ladder/choose" element={<ChooseLadderPage />} />
             <Route path="/ladder/paste" element={<PastePage />} />
             <Route path="/calendar" element={<CalendarPage />} />
             <Route path="/style" element={<StylePage />} />
+            <Route path="/voices" element={<VoicesPage />} />
             <Route path="/week" element={<WeekPage />} />
             <Route path="/week/:date" element={<WeekPage />} />
             <Route path="/words" element={<WordsPage />} />

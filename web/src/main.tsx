@@ -21,6 +21,7 @@ import { createRoot } from 'react-dom/client';
 /** The door and the board are fetched alone: who signs in, or loads a board again, waits for nothing of the rest. */
 function page(): Promise<ComponentType> {
   if (window.location.pathname === '/sign-in') return import('./session/SignInPage').then((m) => m.SignInPage);
+  if (window.location.pathname === '/remote') return import('./board/remote/RemotePage').then((m) => m.RemotePage);
   if (boardAt(window.location.pathname)) return import('./board/BoardRoot').then((m) => m.BoardRoot);
   return import('./root').then((m) => m.Root);
 }

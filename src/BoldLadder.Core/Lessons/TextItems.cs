@@ -16,7 +16,8 @@ public sealed record SentenceItem(
 ) : Item(Id, Kept), IExplained;
 
 /// <param name="Status">decodable or tricky; told for a word of a teacher's own sentence that the adult reads.</param>
-public sealed record SentenceWord(string Text, string Status)
+/// <param name="Hunt">Where what is hunted stands in it, laid over when the lesson is shown; never stored.</param>
+public sealed record SentenceWord(string Text, string Status, ImmutableArray<HuntedPlace>? Hunt = null)
 {
     public const string Told = "told";
 }
@@ -107,7 +108,13 @@ public sealed record HuntItem(
 ) : Item(Id, Kept);
 
 /// <param name="Target">The place of what it has among what is hunted; -1 for a word that has none.</param>
-public sealed record HuntedWord(string Word, ImmutableArray<int> Marks, int Target);
+/// <param name="Hunt">Where what is hunted stands in it, laid over when the lesson is shown; never stored.</param>
+public sealed record HuntedWord(
+    string Word,
+    ImmutableArray<int> Marks,
+    int Target,
+    ImmutableArray<HuntedPlace>? Hunt = null
+);
 
 /// <summary>A sentence whose words stand in another order.</summary>
 public sealed record ScrambleItem(

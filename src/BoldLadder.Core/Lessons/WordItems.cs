@@ -12,6 +12,8 @@ namespace BoldLadder.Core.Lessons;
 /// is needed.</param>
 /// <param name="Chunks">The school's chunks in it, laid over when the lesson is shown; never stored.</param>
 /// <param name="Blend">How the school blends it, step by step, the word last; likewise.</param>
+/// <param name="Picture">What shows it, to come after the reading; likewise, null where no picture is sure.</param>
+/// <param name="Hunt">Where what is hunted stands in it; likewise.</param>
 public sealed record WordItem(
     string Id,
     bool Kept,
@@ -26,7 +28,9 @@ public sealed record WordItem(
     string? Meaning = null,
     string? Sentence = null,
     ImmutableArray<ChunkInWord>? Chunks = null,
-    ImmutableArray<string>? Blend = null
+    ImmutableArray<string>? Blend = null,
+    string? Picture = null,
+    ImmutableArray<HuntedPlace>? Hunt = null
 ) : Item(Id, Kept), IOfWord, IExplained;
 
 /// <summary>A made-up word: what it is read as, and what its sound marks are drawn from.</summary>

@@ -82,7 +82,11 @@ public sealed record Release(int IDo, int WeDo, int YouDo);
 
 /// <param name="OneStorey">True for a and g as children write them.</param>
 /// <param name="Lines">The school's names of the writing lines, top first; may be empty.</param>
-public sealed record Lettering(bool OneStorey, IReadOnlyList<string> Lines);
+public sealed record Lettering(bool OneStorey, IReadOnlyList<string> Lines)
+{
+    /// <summary>True where letters are formed with the pen on the paper as long as it can stay there.</summary>
+    public bool PenDown { get; init; }
+}
 
 /// <summary>
 /// Our school's way: what a school calls things, how it shows them and what it lets in. Every field is a choice; none

@@ -7,11 +7,13 @@ namespace BoldLadder.Core.Teaching;
 /// <param name="Words">The words children read in it.</param>
 /// <param name="Outcome">Null while it is planned.</param>
 /// <param name="StoppedAt">The activity reached, for one that stopped.</param>
+/// <param name="Took">Seconds that its activities took, by activity; null where nobody measured.</param>
 public sealed record ShownLesson(
     Lesson Document,
     IReadOnlyCollection<string> Words,
     LessonOutcome? Outcome,
-    string? StoppedAt
+    string? StoppedAt,
+    IReadOnlyDictionary<string, int>? Took = null
 );
 
 /// <summary>
@@ -73,11 +75,27 @@ public sealed record LessonHistory(
         };
     }
 
+    /// <summary>An activity that was over sooner was passed over, not taught.</summary>
+    private const int Taught = 10;
+
+    /// <summary>Fewer activities that were measured say nothing of a lesson.</summary>
+    private const int FewestMeasured = 3;
+
+    /// <summary>What took longer than so many times its plan was a break in the middle.</summary>
+    private const int MostTimes = 3;
+
     /// <summary>
-    /// A lesson that stopped had the whole of its minutes for what comes before the place it stopped at.
+    /// What was measured goes first. A lesson that stopped had the whole of its minutes for what comes before the place
+    /// it stopped at.
     /// </summary>
     private static (int Planned, int Had) Timing(ShownLesson lesson, int seconds)
     {
+        var measured = lesson
+            .Document.Activities.Select(a => (a.Seconds, Took: lesson.Took?.GetValueOrDefault(a.Id) ?? 0))
+            .Where(a => a.Took >= Taught)
+            .ToList();
+        if (measured.Count >= FewestMeasured)
+            return (measured.Sum(a => a.Seconds), measured.Sum(a => Math.Min(a.Took, MostTimes * a.Seconds)));
         if (lesson.Outcome != LessonOutcome.Stopped)
             return (1, 1);
         var done =

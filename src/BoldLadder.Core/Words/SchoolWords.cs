@@ -30,14 +30,19 @@ public static class SchoolWords
     /// The lexicon with a school's bans, allowances and corrections; the same lexicon when there are none. Words that
     /// must never reach a child can't be allowed.
     /// </summary>
-    public static Lexicon Over(Lexicon shipped, IReadOnlyCollection<SchoolWord> layer)
+    /// <param name="variety">How the school spells.</param>
+    public static Lexicon Over(
+        Lexicon shipped,
+        IReadOnlyCollection<SchoolWord> layer,
+        SpellingVariety variety = SpellingVariety.British
+    )
     {
-        if (layer.Count == 0)
+        var changed = Varieties.Changed(shipped, variety);
+        if (layer.Count == 0 && changed.Count == 0)
             return shipped;
-        var changed = new Dictionary<string, Word>(StringComparer.Ordinal);
         foreach (var own in layer)
         {
-            if (shipped.Find(own.Spelling) is not { } word)
+            if ((changed.GetValueOrDefault(own.Spelling) ?? shipped.Find(own.Spelling)) is not { } word)
                 continue;
             changed[own.Spelling] = own.Verdict switch
             {

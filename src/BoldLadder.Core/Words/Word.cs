@@ -148,25 +148,39 @@ public sealed class Word
             segmentation ?? Segmentation,
             segmentation is null ? Suffix : null,
             segmentation is null ? American : default,
-            Band == Band.NotForChildren && suitability == Suitability.Use ? Band.Teach : Band
+            Band == Band.NotForChildren && suitability == Suitability.Use ? Band.Teach : Band,
+            Flags
+        );
+
+    /// <summary>The same word for a school that spells it so: it is nobody else's.</summary>
+    public Word AtHome() =>
+        Copy(
+            Suitability,
+            Segmentation,
+            Suffix,
+            American,
+            Band,
+            Flags & ~(WordFlags.AmericanOnly | WordFlags.BritishOnly)
         );
 
     /// <summary>The same word said otherwise in General American; default: as the accent's projection has it.</summary>
-    public Word SaidInAmerica(ImmutableArray<string> sounds) => Copy(Suitability, Segmentation, Suffix, sounds, Band);
+    public Word SaidInAmerica(ImmutableArray<string> sounds) =>
+        Copy(Suitability, Segmentation, Suffix, sounds, Band, Flags);
 
     private Word Copy(
         Suitability suitability,
         Segmentation segmentation,
         SuffixLink? suffix,
         ImmutableArray<string> american,
-        Band band
+        Band band,
+        WordFlags flags
     ) =>
         new(
             spelling: Spelling,
             segmentation: segmentation,
             zipf: Zipf,
             suitability: suitability,
-            flags: Flags,
+            flags: flags,
             suffix: suffix,
             american: american
         )

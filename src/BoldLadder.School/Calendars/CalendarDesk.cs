@@ -75,8 +75,14 @@ public sealed record RungWarning(string RungId, Reason Warning);
 /// <summary>The school's calendar, and ladders laid on it.</summary>
 public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
 {
-    private const int MostTerms = 24;
-    private const int MostClosed = 200;
+    internal const int MostTerms = 24;
+    internal const int MostClosed = 200;
+
+    internal static readonly Refusal TooMuch = Refusal.Unusable(
+        "too-much",
+        ("terms", MostTerms),
+        ("closed", MostClosed)
+    );
 
     public async Task<Answer<LadderDatesView>> Dates(Guid ladderId, int version) =>
         await scope.Ladder(ladderId, version) is { } ladder ? await Dates(ladderId, ladder) : Refused.UnknownLadder;
@@ -247,7 +253,7 @@ public sealed class CalendarDesk(SchoolScope scope, GroupDays groupDays)
     {
         if (wanted.Terms.Count > MostTerms || wanted.Closed.Count > MostClosed || wanted.Checkpoints.Count > MostTerms)
         {
-            return Refusal.Unusable("too-much", ("terms", MostTerms), ("closed", MostClosed));
+            return TooMuch;
         }
         if (!wanted.Terms.Select(t => t.Name).Concat(wanted.Checkpoints.Select(c => c.Name)).All(Refused.IsName))
             return Refused.BadName;

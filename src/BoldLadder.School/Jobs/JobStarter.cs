@@ -10,7 +10,7 @@ namespace BoldLadder.School.Jobs;
 public sealed class JobStarter(SchoolScope scope, IJobQueue queue)
 {
     /// <summary>Jobs of a school that may wait or run at once.</summary>
-    private const int MostOpen = 10;
+    private const int MostOpen = 30;
 
     /// <param name="id">Made by who asks, so that what is sent twice is done once.</param>
     public async Task<Answer<JobView>> Start<T>(Guid id, string kind, T input)
@@ -38,7 +38,8 @@ public sealed class JobStarter(SchoolScope scope, IJobQueue queue)
         };
         scope.Store.Jobs.Add(job);
         await scope.Save();
-        scope.AfterRelease(() => queue.Put(job.SchoolId, job.Id));
+        if (kind != JobTables.Elsewhere)
+            scope.AfterRelease(() => queue.Put(job.SchoolId, job.Id));
         return JobView.Of(job);
     }
 

@@ -90,6 +90,9 @@ public sealed class JobsDesk(SchoolScope scope)
             return UnknownJob;
         if (job.EndedAt is null)
             job.IsToCancel = true;
+        // What waits for someone else is not begun any more; nobody may come for long.
+        if (job is { Kind: JobTables.Elsewhere, State: JobState.Waiting })
+            (job.State, job.EndedAt, job.Input) = (JobState.Cancelled, scope.UtcNow, null);
         await scope.Save();
         return await List();
     }

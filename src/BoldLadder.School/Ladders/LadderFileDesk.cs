@@ -1,4 +1,5 @@
 using System.Text;
+using System.Text.Json;
 using BoldLadder.Core;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Ladders.Editing;
@@ -221,9 +222,11 @@ public sealed class LadderFileDesk(
         {
             return Refused.Of(refusal);
         }
-        catch (FormatException)
+        catch (FormatException problem)
         {
-            return Refusal.Unusable("not-a-ladder");
+            return problem.InnerException is JsonException { LineNumber: { } line, Path: { Length: > 1 } path }
+                ? Refusal.Unusable("way-line", ("line", (int)line + 1), ("where", path.TrimStart('$', '.')))
+                : Refusal.Unusable("not-a-ladder");
         }
     }
 

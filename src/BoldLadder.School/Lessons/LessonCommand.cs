@@ -253,7 +253,7 @@ public sealed record SetLength(string ActivityId, int Seconds) : LessonCommand
 /// <summary>The teacher's note.</summary>
 public sealed record SetRemark(string? Text) : LessonCommand
 {
-    private const int Longest = 1000;
+    internal const int Longest = 1000;
 
     internal override Task<Answer<Lesson>> On(LessonBench bench)
     {

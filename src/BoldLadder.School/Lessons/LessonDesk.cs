@@ -23,6 +23,9 @@ public sealed class LessonDesk(
     StyleDesk style
 )
 {
+    /// <summary>Nothing takes longer than this on a board, in seconds.</summary>
+    private const int LongestActivity = 4 * 60 * 60;
+
     /// <summary>The lesson of the day, planned first where there is none: asking twice changes nothing.</summary>
     public async Task<Answer<LessonView>> Open(Guid groupId, DateOnly date)
     {
@@ -109,7 +112,7 @@ public sealed class LessonDesk(
         var way = await style.Way();
         return LessonChanges
             .Addable(await bench.Request(), lesson.Document, asked, bench.Seed)
-            .Select(a => new OfferView(a.Kind, a.Activity is { } made ? way.Over(made) : null))
+            .Select(a => new OfferView(a.Kind, a.Activity is { } made ? way.Over(made, lesson.Document.Target) : null))
             .ToList();
     }
 
@@ -162,6 +165,10 @@ public sealed class LessonDesk(
         {
             return Refusal.Unusable("closing-incomplete");
         }
+        if (request.Took?.Values.Any(s => s is < 0 or > LongestActivity) == true)
+            return Refusal.Unusable("took-impossible");
+        if (request.Remark?.Trim().Length > SetRemark.Longest)
+            return Refusal.Unusable("remark-too-long", ("most", SetRemark.Longest));
         await making.Close(lesson, request, entries);
         await scope.Save();
         await making.RenewNext(group, lesson.Date);

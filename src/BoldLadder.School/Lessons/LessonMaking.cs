@@ -124,6 +124,11 @@ public sealed class LessonMaking(SchoolScope scope, GroupDays groupDays, LessonR
             _ => LessonStatus.NotTaught,
         };
         lesson.StoppedAt = request.Outcome == LessonOutcome.Stopped ? request.StoppedAt : null;
+        lesson.Took = request.Took is { Count: > 0 } took
+            ? took.Where(t => lesson.Document.Find(t.Key) is not null).ToDictionary()
+            : lesson.Took;
+        if (request.Remark?.Trim() is { } remark)
+            lesson.Document = lesson.Document with { Remark = remark.Length == 0 ? null : remark };
         lesson.Version++;
         scope.Audit("lesson-closed", lesson.Id);
         // What takes changes back is kept no longer than someone could want it: a lesson that is over stays as it is.

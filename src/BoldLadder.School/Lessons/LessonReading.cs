@@ -1,3 +1,4 @@
+using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Style;
@@ -67,9 +68,21 @@ public sealed class LessonReading(SchoolScope scope, LessonRequests requests, St
             Problems: problems,
             ExpectedRung: planned ? LessonRequests.Expected(day, lesson) : null,
             CanUndo: undo is not null,
-            CanRedo: redo is not null
+            CanRedo: redo is not null,
+            Tray: Tray(lesson, day)
         );
     }
+
+    private List<string>? Tray(StoredLesson lesson, GroupDay day) =>
+        lesson.Document.Activities.Any(a => a.Kind == ActivityKind.WordChain)
+            ? requests
+                .Of(day, day.RungOf(lesson.Document), lesson.Stamp.Seed)
+                .After.Correspondences.Select(c => c.Grapheme.Text)
+                .Distinct()
+                .OrderBy(g => g.Length)
+                .ThenBy(g => g, StringComparer.Ordinal)
+                .ToList()
+            : null;
 
     /// <summary>The teaching day before, unless it is past and no lesson was kept of it.</summary>
     private async Task<DateOnly?> Previous(GroupDay day)

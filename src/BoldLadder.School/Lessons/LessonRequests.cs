@@ -64,7 +64,7 @@ public sealed class LessonRequests(SchoolScope scope, Places places)
             .Take(LessonHistory.Lessons)
             .ToListAsync(scope.Stop);
         return LessonHistory.Of(
-            [.. lessons.Select(l => new ShownLesson(l.Document, l.Words, OutcomeOf(l.Status), l.StoppedAt))],
+            [.. lessons.Select(l => new ShownLesson(l.Document, l.Words, OutcomeOf(l.Status), l.StoppedAt, l.Took))],
             group.LessonMinutes
         );
     }

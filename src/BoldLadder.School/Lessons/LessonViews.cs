@@ -10,6 +10,8 @@ namespace BoldLadder.School.Lessons;
 /// <param name="Problems">What of a planned lesson the group can't read on its day any more.</param>
 /// <param name="ExpectedRung">The rung the group would come to on this day, when it is another than the planned
 /// one.</param>
+/// <param name="Tray">Every grapheme taught by the end of the lesson, for tiles; null where the lesson lays no
+/// tiles.</param>
 public sealed record LessonView(
     Guid Id,
     Guid GroupId,
@@ -30,17 +32,23 @@ public sealed record LessonView(
     IReadOnlyList<ItemProblem> Problems,
     string? ExpectedRung,
     bool CanUndo,
-    bool CanRedo
+    bool CanRedo,
+    IReadOnlyList<string>? Tray
 );
 
 /// <param name="EntryId">Made by the client, so that sending it twice records it once.</param>
 /// <param name="StoppedAt">The activity reached, for stopped.</param>
 /// <param name="Wobbled">Reference notations that wobbled in the group: they come first in the next Revisit.</param>
+/// <param name="Took">Seconds that activities took on the board, by activity: the next lessons are timed by them. What
+/// is no activity of the lesson is passed over.</param>
+/// <param name="Remark">A note of the teacher's on the lesson; null leaves the one that is there.</param>
 public sealed record CloseRequest(
     Guid EntryId,
     LessonOutcome Outcome,
     string? StoppedAt = null,
-    IReadOnlyList<string>? Wobbled = null
+    IReadOnlyList<string>? Wobbled = null,
+    IReadOnlyDictionary<string, int>? Took = null,
+    string? Remark = null
 );
 
 /// <summary>A change someone else made, in the answer to a stale version.</summary>

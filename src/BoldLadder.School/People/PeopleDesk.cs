@@ -9,7 +9,7 @@ namespace BoldLadder.School.People;
 /// Who belongs to the school, in which role, with which groups; links for new people and for forgotten passwords. Leads
 /// only. Source: docs/handbook.md, section 1.
 /// </summary>
-public sealed class PeopleDesk(SchoolScope scope)
+public sealed class PeopleDesk(SchoolScope scope, ILetters letters)
 {
     private const int MostDays = 30;
     private const int MostOpen = 200;
@@ -54,7 +54,7 @@ public sealed class PeopleDesk(SchoolScope scope)
                 .. people.Select(p => new PersonView(
                     Id: p.UserId,
                     Name: p.DisplayName,
-                    Email: p.Email!,
+                    Email: p.Email,
                     Role: p.Role,
                     IsActive: p.IsActive,
                     Groups: [.. given[p.UserId]],
@@ -72,7 +72,8 @@ public sealed class PeopleDesk(SchoolScope scope)
                     MadeAt: i.MadeAt,
                     ExpiresAt: i.ExpiresAt
                 )),
-            ]
+            ],
+            letters.CanSend
         );
     }
 
@@ -132,6 +133,8 @@ public sealed class PeopleDesk(SchoolScope scope)
             return Refusal.Unusable("bad-expiry", ("most", MostDays));
         if (wanted.Id == Guid.Empty)
             return Refusal.Unusable("id-missing").About("invitation");
+        if (wanted.MailTo is { } to && (!letters.CanSend || !letters.IsAddress(to)))
+            return Refusal.Unusable("bad-mail-address");
         if (await UnknownGroup(wanted.Groups))
             return Refused.UnknownGroup;
         await scope.LockSettings();
@@ -161,7 +164,29 @@ public sealed class PeopleDesk(SchoolScope scope)
         );
         scope.Audit("person-invited", wanted.Id);
         await scope.Save();
-        return new LinkView(OneTimeCode.Key(scope.School.SchoolId, code), expires);
+        return await Given(
+            new LinkView(OneTimeCode.Key(scope.School.SchoolId, code), expires),
+            LetterKind.Invitation,
+            wanted.MailTo
+        );
+    }
+
+    /// <summary>The link, sent by mail where it should be: once what was done is kept, so that it opens.</summary>
+    private async Task<LinkView> Given(LinkView link, LetterKind kind, string? to)
+    {
+        if (to is null)
+            return link;
+        var letter = new Letter(
+            Kind: kind,
+            To: to,
+            SchoolName: scope.School.Name,
+            Language: scope.School.Language,
+            Path: (kind == LetterKind.Invitation ? "/join#" : "/reset#") + link.Key,
+            ExpiresAt: link.ExpiresAt,
+            Zone: TimeZoneInfo.FindSystemTimeZoneById(scope.School.TimeZone)
+        );
+        await scope.Release();
+        return link with { Mailed = letters.IsAddress(to) && await letters.Send(letter, scope.Stop) };
     }
 
     public async Task<Answer<Done>> TakeBack(Guid invitationId)
@@ -180,7 +205,7 @@ public sealed class PeopleDesk(SchoolScope scope)
     /// A link by which a person of this school chooses another password. Not for who belongs to another school besides:
     /// it would open that one too.
     /// </summary>
-    public async Task<Answer<LinkView>> ResetPassword(Guid userId)
+    public async Task<Answer<LinkView>> ResetPassword(Guid userId, bool byMail = false)
     {
         if (scope.LeadOnly() is { } refused)
             return refused;
@@ -212,7 +237,7 @@ public sealed class PeopleDesk(SchoolScope scope)
         );
         scope.Audit("reset-link-made", userId);
         await scope.Save();
-        return new LinkView(code, now + ResetLasts);
+        return await Given(new LinkView(code, now + ResetLasts), LetterKind.PasswordReset, byMail ? user.Email : null);
     }
 
     /// <summary>The rows of who asks show all their schools: those of another person are asked for as theirs.</summary>

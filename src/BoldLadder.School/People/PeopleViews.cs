@@ -3,7 +3,12 @@ using BoldLadder.Store;
 namespace BoldLadder.School.People;
 
 /// <summary>Who belongs to the school, and the links that are out.</summary>
-public sealed record PeopleView(IReadOnlyList<PersonView> People, IReadOnlyList<InvitationView> Invitations);
+/// <param name="CanMail">True where links can go by mail; else they are copied.</param>
+public sealed record PeopleView(
+    IReadOnlyList<PersonView> People,
+    IReadOnlyList<InvitationView> Invitations,
+    bool CanMail
+);
 
 /// <param name="Groups">The groups given to them; a lead and a head see all without.</param>
 /// <param name="SeenAt">When they last used it; null for never.</param>
@@ -11,7 +16,7 @@ public sealed record PeopleView(IReadOnlyList<PersonView> People, IReadOnlyList<
 public sealed record PersonView(
     Guid Id,
     string Name,
-    string Email,
+    string? Email,
     Role Role,
     bool IsActive,
     IReadOnlyList<Guid> Groups,
@@ -33,11 +38,24 @@ public sealed record InvitationView(
 public sealed record PersonChange(Role Role, IReadOnlyList<Guid> Groups, bool IsActive);
 
 /// <param name="Days">After so many days the link opens nothing.</param>
-public sealed record NewInvitation(Guid Id, string For, Role Role, IReadOnlyList<Guid> Groups, int Days);
+/// <param name="MailTo">Where the link goes by mail, which is not kept; null for a link to copy.</param>
+public sealed record NewInvitation(
+    Guid Id,
+    string For,
+    Role Role,
+    IReadOnlyList<Guid> Groups,
+    int Days,
+    string? MailTo = null
+);
+
+/// <param name="ByMail">True when the link goes to the person's own address, too.</param>
+public sealed record ResetRequest(bool ByMail);
 
 /// <summary>A link to give: shown once.</summary>
 /// <param name="Key">What follows the # of its address.</param>
-public sealed record LinkView(string Key, DateTime ExpiresAt);
+/// <param name="Mailed">True when it went by mail; false when it should have and could not; null for one to
+/// copy.</param>
+public sealed record LinkView(string Key, DateTime ExpiresAt, bool? Mailed = null);
 
 public sealed record JoiningKey(string Key);
 

@@ -23,10 +23,11 @@ public static class SchoolSettings
     private static readonly HashSet<string> Known = [.. Zones];
 
     /// <summary>Why these can't be set; null when they can.</summary>
-    public static Refusal? Wrong(string zone, string accent, string language) =>
+    public static Refusal? Wrong(string zone, string accent, string language, string? spelling = null) =>
         !Known.Contains(zone) ? Refusal.Unusable("unknown-zone")
         : Accent.All.All(a => a.Id != accent) ? Refusal.Unusable("bad-style").About("accent")
-        : !Languages.Contains(language) ? Refusal.Unusable("unknown-language", ("known", string.Join(", ", Languages)))
+        : !Languages.Contains(language) || !Languages.Contains(spelling ?? language)
+            ? Refusal.Unusable("unknown-language", ("known", string.Join(", ", Languages)))
         : null;
 
     /// <summary>The paper that is usual where a language is spoken.</summary>

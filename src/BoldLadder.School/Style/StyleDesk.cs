@@ -81,7 +81,11 @@ public sealed class StyleDesk(SchoolScope scope, WordData shipped)
                     n => n.Subject,
                     n => new OwnWay(n.KeyWord, n.Phrase, n.MouthCue, n.Formation),
                     scope.Stop
-                )
+                ),
+            scope.Words.Lexicon,
+            scope.Accent,
+            scope.Words.Materials.Pictures,
+            await PictureDesk.Names(scope)
         );
 
     public static string NoStamp { get; } = Stamps.Of<Note?>(null);

@@ -130,6 +130,17 @@ public sealed class TemplateDesk(SchoolScope scope, GroupDays groupDays, HeavyWo
         return await View();
     }
 
+    /// <summary>The stamp of what stands in a template's place now.</summary>
+    internal async Task<string> StampOf(TemplateRequest request) =>
+        Stamps.Of(
+            Find(
+                await scope.Store.LessonTemplates.AsNoTracking().ToListAsync(scope.Stop),
+                request.Template.Day,
+                request.Template.Minutes,
+                request.Weekday
+            )?.Document
+        );
+
     private static StoredTemplate? Find(List<StoredTemplate> all, LessonDay day, int minutes, int? weekday) =>
         all.Find(t => t.Weekday == weekday && t.Document.Day == day && t.Document.Minutes == minutes);
 

@@ -84,7 +84,8 @@ public sealed class SchoolImport(SchoolScope scope) : IJobWork
             var school = await scope.Store.Schools.AsNoTracking().SingleAsync(scope.Stop);
             school.Style?.Checked();
             return !Refused.IsName(school.Name)
-                || SchoolSettings.Wrong(school.TimeZone, school.Accent, school.Language) is not null
+                || SchoolSettings.Wrong(school.TimeZone, school.Accent, school.Language, school.SpellingVariety)
+                    is not null
                 || !SchoolSettings.Papers.Contains(school.PaperSize)
                 || !CalendarCheck.AreLessonDays([.. school.LessonDays]);
         }

@@ -18,23 +18,29 @@ public sealed class SchoolLayers(WordData words, WorkCache cache)
 {
     private readonly SchoolLayer shipped = new(words.Materials, null);
 
+    /// <summary>The shipped words as American schools have them: worked out once for all of them.</summary>
+    private SchoolLayer American => american ??= Over([], SpellingVariety.American);
+
+    private SchoolLayer? american;
+
     /// <summary>
     /// The school's layer: read from the store only when its words changed since it was last asked for.
     /// </summary>
     public async Task<SchoolLayer> Of(StoredSchool school, BoldContext store, CancellationToken stop)
     {
+        var variety = Varieties.Of(school.SpellingVariety);
+        var plain = variety == SpellingVariety.British ? shipped : American;
         if (school.WordsStamp == Guid.Empty)
-            return shipped;
-        var (key, state) = ((nameof(SchoolLayers), school.SchoolId), $"{school.WordsStamp}");
+            return plain;
+        var (key, state) = ((nameof(SchoolLayers), school.SchoolId), $"{school.WordsStamp} {variety}");
         if (cache.Find<SchoolLayer>(key, state) is { } known)
             return known;
         var own = (await store.SchoolWords.AsNoTracking().ToListAsync(stop)).ConvertAll(Layer);
-        return cache.Newest(key, state, SchoolLayer.Kilobytes, () =>
-            own.Count == 0
-                ? shipped
-                : new SchoolLayer(words.Materials.With(SchoolWords.Over(words.Lexicon, own)), shipped)
-        );
+        return cache.Newest(key, state, SchoolLayer.Kilobytes, () => own.Count == 0 ? plain : Over(own, variety));
     }
+
+    private SchoolLayer Over(IReadOnlyCollection<SchoolWord> own, SpellingVariety variety) =>
+        new(words.Materials.With(SchoolWords.Over(words.Lexicon, own, variety)), shipped);
 
     private static SchoolWord Layer(StoredWord word) =>
         new(

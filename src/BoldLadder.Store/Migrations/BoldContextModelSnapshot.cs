@@ -88,6 +88,75 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("audit", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.Backup", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTime>("ProvenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("proven_at");
+
+                    b.Property<long>("Rows")
+                        .HasColumnType("bigint")
+                        .HasColumnName("rows");
+
+                    b.HasKey("Id")
+                        .HasName("pk_backups");
+
+                    b.ToTable("backups", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.CalendarFeed", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<byte[]>("CodeHash")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("code_hash");
+
+                    b.Property<DateTime?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<Guid>("GroupId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("group_id");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<Guid>("MadeBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by");
+
+                    b.Property<TimeOnly?>("StartsAt")
+                        .HasColumnType("time without time zone")
+                        .HasColumnName("starts_at");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_calendar_feeds");
+
+                    b.HasIndex("SchoolId", "CodeHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_calendar_feeds_school_id_code_hash");
+
+                    b.HasIndex("SchoolId", "GroupId")
+                        .HasDatabaseName("ix_calendar_feeds_school_id_group_id");
+
+                    b.ToTable("calendar_feeds", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.Child", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -634,6 +703,22 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("lesson_undos", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.LookRound", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("MadeBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by");
+
+                    b.HasKey("SchoolId")
+                        .HasName("pk_look_rounds");
+
+                    b.ToTable("look_rounds", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.Membership", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -663,6 +748,51 @@ namespace BoldLadder.Store.Migrations
                         .HasDatabaseName("ix_memberships_user_id");
 
                     b.ToTable("memberships", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.OwnPicture", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("content");
+
+                    b.Property<bool>("IsSvg")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_svg");
+
+                    b.Property<string>("Licence")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("character varying(200)")
+                        .HasColumnName("licence");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<string>("Word")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("word");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_own_pictures");
+
+                    b.HasIndex("SchoolId", "Word")
+                        .IsUnique()
+                        .HasDatabaseName("ix_own_pictures_school_id_word");
+
+                    b.ToTable("own_pictures", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.PasswordReset", b =>
@@ -930,6 +1060,10 @@ namespace BoldLadder.Store.Migrations
                     b.Property<string>("StoppedAt")
                         .HasColumnType("text")
                         .HasColumnName("stopped_at");
+
+                    b.Property<string>("Took")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("took");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
@@ -1396,6 +1530,51 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("user_sessions", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.Voice", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("kind");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<int>("Milliseconds")
+                        .HasColumnType("integer")
+                        .HasColumnName("milliseconds");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("name");
+
+                    b.Property<byte[]>("Wav")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("wav");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_voices");
+
+                    b.HasIndex("SchoolId", "Kind", "Name")
+                        .IsUnique()
+                        .HasDatabaseName("ix_voices_school_id_kind_name");
+
+                    b.ToTable("voices", (string)null);
+                });
+
             modelBuilder.Entity("Microsoft.AspNetCore.DataProtection.EntityFrameworkCore.DataProtectionKey", b =>
                 {
                     b.Property<int>("Id")
@@ -1508,6 +1687,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_audit_schools_school_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.CalendarFeed", b =>
+                {
+                    b.HasOne("BoldLadder.Store.Group", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "GroupId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_calendar_feeds_groups_school_id_group_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.Child", b =>
@@ -1669,6 +1858,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_lesson_undos_lessons_school_id_lesson_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.LookRound", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredSchool", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_look_rounds_schools_school_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.Membership", b =>

@@ -18,6 +18,10 @@ public static class CalendarEndpoints
             )
             .WithName("saveCalendar");
         school
+            .MapPost("/calendar/files/look", (DatesFile file, DatesDesk desk) => desk.Look(file).Http())
+            .TakesFile(1)
+            .WithName("lookAtDates");
+        school
             .MapGet(
                 "/ladders/{ladderId:guid}/versions/{version:int}/dates",
                 (Guid ladderId, int version, CalendarDesk desk) => desk.Dates(ladderId, version).Http()

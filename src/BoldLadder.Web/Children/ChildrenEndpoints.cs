@@ -1,7 +1,6 @@
 using BoldLadder.School.Children;
 using BoldLadder.Web.Session;
 using BoldLadder.Web.Setup;
-using Microsoft.AspNetCore.Mvc;
 
 namespace BoldLadder.Web.Children;
 
@@ -10,8 +9,8 @@ namespace BoldLadder.Web.Children;
 /// </summary>
 public static class ChildrenEndpoints
 {
-    /// <summary>A file of some megabytes in base 64, with what is said of it.</summary>
-    private static readonly RequestSizeLimitAttribute File = new(8 * 1024 * 1024);
+    /// <summary>Megabytes of a file of children.</summary>
+    private const int File = 5;
 
     public static void MapChildren(this IEndpointRouteBuilder school)
     {
@@ -37,11 +36,11 @@ public static class ChildrenEndpoints
             .WithName("eraseChild");
         children
             .MapPost("/imports/look", (ChildFile file, ChildImportDesk desk) => desk.Look(file).Http())
-            .WithMetadata(File)
+            .TakesFile(File)
             .WithName("lookAtChildren");
         children
             .MapPost("/imports", (ImportRequest request, ChildImportDesk desk) => desk.Start(request).Http())
-            .WithMetadata(File)
+            .TakesFile(File)
             .WithName("importChildren");
     }
 }

@@ -24,7 +24,6 @@ public static class OwnerCommands
         builder.Services.AddIdentityCore<User>(Security.AccountRules).AddEntityFrameworkStores<BoldContext>();
         builder.Services.Configure<PasswordHasherOptions>(options => options.IterationCount = Security.PasswordRounds);
         builder.Services.AddSchools(builder.Configuration);
-        builder.Services.AddScoped<DemoSchool>();
         using var host = builder.Build();
         using var scope = host.Services.CreateScope();
         if (args is ["write-schemas", var folder])
@@ -34,6 +33,8 @@ public static class OwnerCommands
                 Path.Combine(folder, "school.schema.json"),
                 SchoolSchema.Of(scope.ServiceProvider.GetRequiredService<BoldContext>()) + "\n"
             );
+            foreach (var (name, schema) in DocumentSchemas.All)
+                await File.WriteAllTextAsync(Path.Combine(folder, name), schema + "\n");
             return 0;
         }
         if (args is not (["migrate"] or ["load-demo", _]))

@@ -15,6 +15,7 @@ public sealed partial class JobLine(ISchedulerFactory schedulers, ILogger<JobLin
     private const int Connections = 6;
     private static readonly TimeSpan CheckIn = TimeSpan.FromSeconds(2);
     private static readonly TimeSpan Round = TimeSpan.FromSeconds(20);
+    private static readonly TimeSpan Day = TimeSpan.FromDays(1);
 
     public async Task Put(Guid schoolId, Guid jobId)
     {
@@ -74,19 +75,27 @@ public sealed partial class JobLine(ISchedulerFactory schedulers, ILogger<JobLin
                     cluster.CheckinMisfireThreshold = CheckIn;
                 });
             });
-            var round = new JobKey("round", "bold");
-            quartz.AddJob<JobRound>(round, job => job.StoreDurably());
-            quartz.AddTrigger(trigger =>
-                trigger
-                    .ForJob(round)
-                    .WithIdentity("round", "bold")
-                    .StartNow()
-                    .WithSimpleSchedule(s =>
-                        s.WithInterval(Round).RepeatForever().WithMisfireHandlingInstructionNextWithRemainingCount()
-                    )
-            );
+            Repeat<JobRound>(quartz, "round", Round);
+            Repeat<RetentionRound>(quartz, "retention", Day);
         });
         services.AddQuartzHostedService(quartz => quartz.WaitForJobsToComplete = false);
+    }
+
+    /// <summary>What is done at the start, and again each so often, by one process of several.</summary>
+    private static void Repeat<T>(IServiceCollectionQuartzConfigurator quartz, string name, TimeSpan each)
+        where T : IJob
+    {
+        var key = new JobKey(name, "bold");
+        quartz.AddJob<T>(key, job => job.StoreDurably());
+        quartz.AddTrigger(trigger =>
+            trigger
+                .ForJob(key)
+                .WithIdentity(name, "bold")
+                .StartNow()
+                .WithSimpleSchedule(s =>
+                    s.WithInterval(each).RepeatForever().WithMisfireHandlingInstructionNextWithRemainingCount()
+                )
+        );
     }
 
     /// <summary>Where no job is run: a process that runs them finds what is kept on its next round.</summary>

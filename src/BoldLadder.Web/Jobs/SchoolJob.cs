@@ -29,3 +29,13 @@ public sealed class JobRound(BoldContext store, IJobQueue queue) : IJob
             await queue.Put(job.SchoolId, job.Id);
     }
 }
+
+/// <summary>Once a day goes what is kept no longer (setting <c>KeepMonths</c>).</summary>
+[DisallowConcurrentExecution]
+public sealed class RetentionRound(BoldContext store, IConfiguration settings) : IJob
+{
+    private const int UsualMonths = 36;
+
+    public Task Execute(IJobExecutionContext context) =>
+        Retention.Tidy(store, settings.GetValue("KeepMonths", UsualMonths), context.CancellationToken);
+}

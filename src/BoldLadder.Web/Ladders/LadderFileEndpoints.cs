@@ -10,6 +10,7 @@ public static class LadderFileEndpoints
 {
     public static void MapLadderFiles(this IEndpointRouteBuilder school)
     {
+        school.MapGet("/orders", (StartDesk desk) => desk.List().Http()).WithName("listStarts");
         school
             .MapPost("/orders/look", (PastedOrder order, LadderFileDesk desk) => desk.Look(order).Http())
             .WithName("lookAtOrder");
@@ -31,6 +32,7 @@ public static class LadderFileEndpoints
             .MapPost("/draft/file/look", (Guid ladderId, LadderFile file, LadderFileDesk desk) =>
                 desk.LookBack(ladderId, file).Http()
             )
+            .TakesFile(1)
             .WithName("lookAtLadderFile");
         ladder
             .MapPost(
@@ -42,6 +44,7 @@ public static class LadderFileEndpoints
                     LadderFileDesk desk
                 ) => desk.ReadBack(ladderId, file, ifMatch).Http()
             )
+            .TakesFile(1)
             .WithName("readLadderFile");
     }
 

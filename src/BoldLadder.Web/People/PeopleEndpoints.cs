@@ -19,7 +19,9 @@ public static class PeopleEndpoints
             )
             .WithName("changePerson");
         school
-            .MapPost("/people/{userId:guid}/reset", (Guid userId, PeopleDesk desk) => desk.ResetPassword(userId).Http())
+            .MapPost("/people/{userId:guid}/reset", (Guid userId, ResetRequest request, PeopleDesk desk) =>
+                desk.ResetPassword(userId, request.ByMail).Http()
+            )
             .WithName("makeResetLink");
         school
             .MapPost("/invitations", (NewInvitation wanted, PeopleDesk desk) => desk.Invite(wanted).Http())

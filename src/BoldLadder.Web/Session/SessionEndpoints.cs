@@ -14,6 +14,7 @@ public sealed record SignInRequest(string Email, string Password, string? Code =
 /// <summary>Who is signed in, and where.</summary>
 public sealed record SessionView(string Name, IReadOnlyList<SessionSchool> Schools);
 
+/// <param name="IsLookRound">True for one to look round in, which can be deleted.</param>
 public sealed record SessionSchool(
     Guid Id,
     string Name,
@@ -21,7 +22,8 @@ public sealed record SessionSchool(
     DateOnly Today,
     string Accent,
     string Language,
-    string PaperSize
+    string PaperSize,
+    bool IsLookRound
 );
 
 public sealed record AntiforgeryView(string Token);

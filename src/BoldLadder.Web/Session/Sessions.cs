@@ -101,6 +101,7 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
             )
             .OrderBy(x => x.School.Name)
             .ToListAsync();
+        var lookRounds = await store.LookRounds.IgnoreQueryFilters().Select(l => l.SchoolId).ToListAsync();
         return new SessionView(
             name,
             [
@@ -111,7 +112,8 @@ public sealed class Sessions(BoldContext store, AccountLog log, Clock clock, IOp
                     Today: clock.Today(x.School),
                     Accent: x.School.Accent,
                     Language: x.School.Language,
-                    PaperSize: x.School.PaperSize
+                    PaperSize: x.School.PaperSize,
+                    IsLookRound: lookRounds.Contains(x.School.SchoolId)
                 )),
             ]
         );

@@ -7,7 +7,7 @@ public static class Headers
 {
     private const string ContentPolicy =
         "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
-    private const string DevicePolicy = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
+    private const string DevicePolicy = "camera=(), geolocation=(), microphone=(self), payment=(), usb=()";
 
     /// <summary>What the front end's build names by content: it never changes under its name.</summary>
     private static readonly PathString Built = "/assets";
@@ -31,8 +31,13 @@ public static class Headers
             }
         );
 
+    /// <summary>A school's own pictures: another one has another address.</summary>
+    private static readonly PathString Pictures = "/api/pictures";
+
     private static string CacheControl(HttpContext context) =>
-        context.Request.Path.StartsWithSegments("/api")
+        context.Response.StatusCode == StatusCodes.Status200OK && context.Request.Path.StartsWithSegments(Pictures)
+            ? "private, max-age=86400, immutable"
+        : context.Request.Path.StartsWithSegments("/api")
         || context.Response.StatusCode >= StatusCodes.Status400BadRequest
             ? "no-store"
         : context.Request.Path.StartsWithSegments(Built) ? "public, max-age=31536000, immutable"

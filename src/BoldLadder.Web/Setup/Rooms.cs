@@ -1,9 +1,12 @@
 using System.Globalization;
 using BoldLadder.School;
+using BoldLadder.School.Jobs;
 using BoldLadder.School.People;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
+using BoldLadder.Web.Demo;
+using BoldLadder.Web.Mail;
 using BoldLadder.Web.Schools;
 
 namespace BoldLadder.Web.Setup;
@@ -24,6 +27,9 @@ public static class Rooms
         services.AddSingleton(_ => new WorkCache(configuration.GetValue("CacheMegabytes", WorkCache.UsualMegabytes)));
         services.AddSingleton(_ => Passwords.Shipped());
         services.AddSingleton<KeptAnswers>();
+        services.AddLetters(configuration);
         services.AddUseCases();
+        services.AddScoped<DemoSchool>();
+        services.AddScoped<IJobWork, LookRoundJob>();
     }
 }

@@ -32,5 +32,20 @@ public static class StyleEndpoints
                 desk.SaveNote(note, ifMatch).Http()
             )
             .WithName("saveNote");
+        school
+            .MapGet("/way/file", async (WayDesk desk) =>
+                TypedResults.File(await desk.Write(), "application/json", "way.json")
+            )
+            .WithName("getWayFile");
+        school
+            .MapPost("/way/file/look", (WayFile file, WayDesk desk) => desk.Look(file).Http())
+            .TakesFile(1)
+            .WithName("lookAtWayFile");
+        school
+            .MapPost("/way/file", (WayFile file, [FromHeader(Name = "If-Match")] string? ifMatch, WayDesk desk) =>
+                desk.ReadIn(file, ifMatch).Http()
+            )
+            .TakesFile(1)
+            .WithName("readWayFile");
     }
 }

@@ -13,6 +13,9 @@ public static class WeekEndpoints
             .WithName("getWeek");
         school.MapGet("/weeks", (WeekDesk desk, int weeks = 1) => desk.Next(weeks).Http()).WithName("getNextWeek");
         school
+            .MapPost("/weeks/planning", (PlanningRequest request, PlanningDesk desk) => desk.Start(request).Http())
+            .WithName("planLessons");
+        school
             .MapGet(
                 "/groups/{groupId:guid}/gathering/{date}",
                 (Guid groupId, DateOnly date, WeekDesk desk, int days = 1) => desk.Gather(groupId, date, days).Http()

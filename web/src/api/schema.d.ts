@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendars/{key}/lessons.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["openCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joining/mine": {
         parameters: {
             query?: never;
@@ -92,6 +108,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getFacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{ownerId}/{pictureId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPicture"];
         put?: never;
         post?: never;
         delete?: never;
@@ -388,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listStarts"];
+        put?: never;
+        post: operations["makeOrderedLadder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/orders/look": {
         parameters: {
             query?: never;
@@ -404,22 +452,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/schools/{schoolId}/orders": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["makeOrderedLadder"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/schools/{schoolId}/calendar": {
         parameters: {
             query?: never;
@@ -430,6 +462,22 @@ export interface paths {
         get: operations["getCalendar"];
         put?: never;
         post: operations["saveCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/calendar/files/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtDates"];
         delete?: never;
         options?: never;
         head?: never;
@@ -463,6 +511,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/feeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listFeeds"];
+        put?: never;
+        post: operations["makeFeed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/feeds/{feedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endFeed"];
         options?: never;
         head?: never;
         patch?: never;
@@ -511,6 +591,86 @@ export interface paths {
         put?: never;
         post: operations["saveNote"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/way/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWayFile"];
+        put?: never;
+        post: operations["readWayFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/way/file/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtWayFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/voices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listVoices"];
+        put?: never;
+        post: operations["keepVoice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/voices/{voiceId}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getVoice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/voices/{voiceId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["deleteVoice"];
         options?: never;
         head?: never;
         patch?: never;
@@ -708,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/lessons/{lessonId}/remote": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openRemote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/words": {
         parameters: {
             query?: never;
@@ -788,6 +964,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listPictures"];
+        put?: never;
+        post: operations["keepPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/pictures/{pictureId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["deletePicture"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/templates": {
         parameters: {
             query?: never;
@@ -862,6 +1070,22 @@ export interface paths {
         get: operations["getNextWeek"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/weeks/planning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planLessons"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1087,6 +1311,38 @@ export interface paths {
         put?: never;
         post: operations["saveSchool"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBackup"];
+        put?: never;
+        post: operations["askForBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/look-round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeLookRound"];
+        delete: operations["deleteLookRound"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1658,6 +1914,16 @@ export interface components {
             date: string;
             isAway: boolean;
         };
+        BackupRequest: {
+            /** Format: uuid */
+            id: string;
+        };
+        BackupView: {
+            /** Format: date-time */
+            provenAt: null | string;
+            /** Format: int64 */
+            rows: null | number;
+        };
         BesideCard: {
             correspondence: string;
             grapheme: string;
@@ -1801,6 +2067,10 @@ export interface components {
             outcome: components["schemas"]["LessonOutcome"];
             stoppedAt?: null | string;
             wobbled?: null | string[];
+            took?: null | {
+                [key: string]: number;
+            };
+            remark?: null | string;
         };
         CorrespondenceFacts: {
             readingReliability: components["schemas"]["CountedShare"];
@@ -1862,6 +2132,48 @@ export interface components {
             picture: null | string;
             clue: null | string;
         };
+        DateChoice: {
+            /** Format: int32 */
+            line: number;
+            meaning: components["schemas"]["DateMeaning"];
+        };
+        DateLine: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            meaning: components["schemas"]["DateMeaning"];
+            /** Format: int32 */
+            closedDays: number;
+        };
+        /** @enum {unknown} */
+        DateMeaning: "term" | "closed" | "other";
+        DateProblem: {
+            /** Format: int32 */
+            line: number;
+            code: string;
+            value: string;
+        };
+        DatesFile: {
+            /** Format: byte */
+            content: string;
+            dayFirst: null | boolean;
+            choices: components["schemas"]["DateChoice"][];
+            terms: components["schemas"]["TermView"][];
+            closed: string[];
+            lessonDays: number[];
+        };
+        DatesPreview: {
+            inDoubt: null | string;
+            dayFirst: boolean;
+            lines: components["schemas"]["DateLine"][];
+            problems: components["schemas"]["DateProblem"][];
+            terms: components["schemas"]["TermView"][];
+            closed: string[];
+        };
         DraftState: {
             /** Format: int32 */
             version: number;
@@ -1912,6 +2224,17 @@ export interface components {
             ladders: string[];
             /** Format: int32 */
             longBreak: number;
+        };
+        FeedView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            groupId: string;
+            groupName: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: time */
+            startsAt: null | string;
         };
         FoundWordView: {
             word: string;
@@ -2062,11 +2385,16 @@ export interface components {
             lettering: components["schemas"]["Lettering"];
             meanings?: boolean;
         };
+        HuntedPlace: {
+            letters: number[];
+            isTarget: boolean;
+        };
         HuntedWord: {
             word: string;
             marks: number[];
             /** Format: int32 */
             target: number;
+            hunt?: null | components["schemas"]["HuntedPlace"][];
         };
         /** @enum {unknown} */
         ImportChoice: "add" | "move" | "skip";
@@ -2378,6 +2706,8 @@ export interface components {
             sentence?: null | string;
             chunks?: null | components["schemas"]["ChunkInWord"][];
             blend?: null | string[];
+            picture?: null | string;
+            hunt?: null | components["schemas"]["HuntedPlace"][];
             id: string;
             kept: boolean;
         };
@@ -2681,10 +3011,12 @@ export interface components {
             expectedRung: null | string;
             canUndo: boolean;
             canRedo: boolean;
+            tray: null | string[];
         };
         Lettering: {
             oneStorey: boolean;
             lines: string[];
+            penDown?: boolean;
         };
         Levels: {
             support: components["schemas"]["Item"][];
@@ -2700,6 +3032,15 @@ export interface components {
             key: string;
             /** Format: date-time */
             expiresAt: string;
+            mailed?: null | boolean;
+        };
+        LookRoundRequest: {
+            /** Format: uuid */
+            id: string;
+        };
+        MadeFeed: {
+            path: string;
+            feeds: components["schemas"]["FeedView"][];
         };
         /** @enum {unknown} */
         MadeUpWords: "in-lessons" | "only-in-checks" | "never";
@@ -2764,6 +3105,12 @@ export interface components {
             what: string;
             when: null | components["schemas"]["WhenView"];
         };
+        NewFeed: {
+            /** Format: uuid */
+            groupId: string;
+            /** Format: time */
+            startsAt: null | string;
+        };
         NewGroup: {
             /** Format: uuid */
             id: string;
@@ -2785,6 +3132,7 @@ export interface components {
             groups: string[];
             /** Format: int32 */
             days: number;
+            mailTo?: null | string;
         };
         NewLadder: {
             /** Format: uuid */
@@ -2801,6 +3149,11 @@ export interface components {
             email: string;
             password: string;
         };
+        NewPicture: {
+            word: string;
+            content: string;
+            licence: string;
+        };
         NewSchool: {
             key: string;
             name: string;
@@ -2808,6 +3161,11 @@ export interface components {
             accent: string;
             language: string;
             lead: components["schemas"]["NewPerson"];
+        };
+        NewVoice: {
+            kind: components["schemas"]["VoiceKind"];
+            name: string;
+            wav: string;
         };
         NewYearRequest: {
             groups: components["schemas"]["YearGroup"][];
@@ -2845,6 +3203,13 @@ export interface components {
             correspondences: string[];
             patterns: string[];
             tricky: string[];
+        };
+        OwnPictureView: {
+            /** Format: uuid */
+            id: string;
+            word: string;
+            picture: string;
+            licence: string;
         };
         OwnSession: {
             /** Format: uuid */
@@ -2914,6 +3279,7 @@ export interface components {
         PeopleView: {
             people: components["schemas"]["PersonView"][];
             invitations: components["schemas"]["InvitationView"][];
+            canMail: boolean;
         };
         PersonChange: {
             role: components["schemas"]["Role"];
@@ -2924,7 +3290,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
-            email: string;
+            email: null | string;
             role: components["schemas"]["Role"];
             isActive: boolean;
             groups: string[];
@@ -2949,6 +3315,24 @@ export interface components {
             /** Format: int64 */
             reading: number;
         };
+        PlanningPlace: {
+            /** Format: uuid */
+            groupId: string;
+            /** Format: date */
+            date: string;
+            /** Format: uuid */
+            lessonId: null | string;
+            /** Format: int32 */
+            version: number;
+        };
+        PlanningRequest: {
+            /** Format: uuid */
+            id: string;
+            wish: components["schemas"]["PlanningWish"];
+            places: components["schemas"]["PlanningPlace"][];
+        };
+        /** @enum {unknown} */
+        PlanningWish: "plan" | "repair" | "plan-again";
         PositionFacts: {
             /** Format: int32 */
             start: number;
@@ -3000,8 +3384,17 @@ export interface components {
             /** Format: int32 */
             youDo: number;
         };
+        RemoteView: {
+            token: string;
+            code: string;
+            /** Format: date-time */
+            until: string;
+        };
         Renaming: {
             name: string;
+        };
+        ResetRequest: {
+            byMail: boolean;
         };
         /** @enum {unknown} */
         ResponseMode: "say-together" | "one-child" | "show-on-boards" | "show-on-fingers" | "hold-up-or-stay-still" | "listen";
@@ -3088,6 +3481,7 @@ export interface components {
             name: string;
             timeZone: string;
             language: string;
+            spelling: string;
             paperSize: string;
         };
         /** @enum {unknown} */
@@ -3122,6 +3516,7 @@ export interface components {
         SentenceWord: {
             text: string;
             status: string;
+            hunt?: null | components["schemas"]["HuntedPlace"][];
         };
         SessionSchool: {
             /** Format: uuid */
@@ -3133,6 +3528,7 @@ export interface components {
             accent: string;
             language: string;
             paperSize: string;
+            isLookRound: boolean;
         };
         SessionView: {
             name: string;
@@ -3194,6 +3590,19 @@ export interface components {
             name: string;
             people: components["schemas"]["GroupTaker"][];
             children: string[];
+        };
+        StartMonth: {
+            rungs: string[];
+            tricky: string[];
+            /** Format: int32 */
+            words: number;
+            examples: string[];
+        };
+        StartView: {
+            id: string;
+            /** Format: int32 */
+            rungs: number;
+            months: components["schemas"]["StartMonth"][];
         };
         StyleRequest: {
             accent: string;
@@ -3318,6 +3727,26 @@ export interface components {
             by: null | string;
             groups: string[];
         };
+        /** @enum {unknown} */
+        VoiceKind: "sound" | "key-word";
+        VoiceView: {
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["VoiceKind"];
+            name: string;
+            /** Format: int32 */
+            milliseconds: number;
+            /** Format: date-time */
+            madeAt: string;
+        };
+        WayFile: {
+            /** Format: byte */
+            content: string;
+        };
+        WayPreview: {
+            lines: components["schemas"]["Reason"][];
+            stamp: string;
+        };
         WeekDayView: {
             /** Format: date */
             date: string;
@@ -3367,6 +3796,8 @@ export interface components {
             sentence?: null | string;
             chunks?: unknown;
             blend?: unknown;
+            picture?: null | string;
+            hunt?: unknown;
             id: string;
             kept: boolean;
         };
@@ -3624,6 +4055,28 @@ export interface operations {
             };
         };
     };
+    openCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     joinAsMyself: {
         parameters: {
             query?: never;
@@ -3673,6 +4126,29 @@ export interface operations {
                     "application/json": components["schemas"]["FactsView"];
                 };
             };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ownerId: string;
+                pictureId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
             /** @description Bad Request */
             400: {
                 headers: {
@@ -4280,7 +4756,7 @@ export interface operations {
             };
         };
     };
-    lookAtOrder: {
+    listStarts: {
         parameters: {
             query?: never;
             header?: never;
@@ -4289,11 +4765,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PastedOrder"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -4301,7 +4773,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PastedRung"][];
+                    "application/json": components["schemas"]["StartView"][];
                 };
             };
             /** @description Bad Request */
@@ -4337,6 +4809,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderSummary"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastedOrder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastedRung"][];
                 };
             };
             /** @description Bad Request */
@@ -4418,6 +4925,41 @@ export interface operations {
             };
         };
     };
+    lookAtDates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DatesFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DatesPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     getDates: {
         parameters: {
             query?: never;
@@ -4470,6 +5012,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderDatesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listFeeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFeed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeFeed"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                feedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedView"][];
                 };
             };
             /** @description Bad Request */
@@ -4640,6 +5280,221 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NoteView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWayFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readWayFile: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WayFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtWayFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WayFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listVoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoiceView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepVoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewVoice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoiceView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getVoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                voiceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteVoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                voiceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoiceView"][];
                 };
             };
             /** @description Bad Request */
@@ -5191,6 +6046,38 @@ export interface operations {
             };
         };
     };
+    openRemote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemoteView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     findWords: {
         parameters: {
             query: {
@@ -5385,6 +6272,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SchoolWordView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listPictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPictureView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPicture"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPictureView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deletePicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                pictureId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPictureView"][];
                 };
             };
             /** @description Bad Request */
@@ -5605,6 +6590,41 @@ export interface operations {
             };
         };
     };
+    planLessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanningRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     getGathering: {
         parameters: {
             query?: {
@@ -5812,7 +6832,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResetRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -6111,6 +7135,136 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SchoolView"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    askForBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackupRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeLookRound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookRoundRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteLookRound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

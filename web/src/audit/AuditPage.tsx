@@ -52,7 +52,7 @@ export function AuditPage() {
             <tbody>
               {shown.map((line, i) => (
                 <tr key={i}>
-                  <td className="text-nowrap">{momentText(line.at)}</td>
+                  <td>{momentText(line.at)}</td>
                   <td>{line.who ?? text('audit.nobody')}</td>
                   <td>{said(line)}</td>
                 </tr>

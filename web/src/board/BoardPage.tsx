@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
 import { lessonQuery } from '../lesson/queries';
+import { mayChange } from '../people/roles';
 import { useSchool } from '../session/session';
 import { type LessonView } from '../lesson/kinds';
 import { ErrorNote } from '../shell/ErrorNote';
@@ -19,10 +20,19 @@ export function BoardPage() {
 
 function OpenBoard({ view }: { view: LessonView }) {
   const navigate = useNavigate();
+  const { school } = useSchool();
   return (
     <Board
       lesson={view.lesson}
       groupName={view.groupName}
+      minutes={view.lessonMinutes}
+      tray={view.tray ?? null}
+      lessonId={view.id}
+      schoolId={school.id}
+      teacherAt={`/s/${school.id}/groups/${view.groupId}/lessons/${view.date}/board/teacher`}
+      onClose={
+        mayChange(school.role) ? () => void navigate(`/groups/${view.groupId}/lessons/${view.date}?close`) : null
+      }
       onLeave={() => void navigate(`/groups/${view.groupId}/lessons/${view.date}`)}
     />
   );

@@ -4,14 +4,17 @@ import { ApiProblem, answered, client, type Schemas } from '../api/client';
 import { FactsContext, type Facts } from '../facts/facts';
 import { readLesson } from '../lesson/openLesson';
 import { goSignIn } from '../session/signIn';
+import { mayChange } from '../people/roles';
 import { keepOffline } from '../shell/offline';
 import { applyStyle } from '../style/applyStyle';
 import { setLanguage, text } from '../text/text';
 import { boardAt } from './address';
 import { Board } from './Board';
+import { TeacherWindow } from './TeacherWindow';
 
 interface Ready {
   facts: Facts;
+  mayClose: boolean;
   view: Schemas['LessonView'];
 }
 
@@ -19,7 +22,7 @@ interface Ready {
 export function BoardRoot() {
   const [ready, setReady] = useState<Ready | null>(null);
   const [problem, setProblem] = useState<Error | null>(null);
-  const { schoolId, groupId, date } = boardAt(window.location.pathname)!;
+  const { schoolId, groupId, date, isTeachers } = boardAt(window.location.pathname)!;
   const lessonPage = `/s/${schoolId}/groups/${groupId}/lessons/${date}`;
   useEffect(() => {
     keepOffline();
@@ -37,7 +40,7 @@ export function BoardRoot() {
       ]);
       setLanguage(school.language);
       applyStyle(style);
-      setReady({ facts, view });
+      setReady({ facts, view, mayClose: mayChange(school.role) });
     };
     load().catch(setProblem);
   }, [schoolId, groupId, date, lessonPage]);
@@ -56,10 +59,25 @@ export function BoardRoot() {
         {text('loading')}
       </p>
     );
+  const close = ready.mayClose ? () => window.location.assign(`${lessonPage}?close`) : null;
   const leave = () => window.location.assign(lessonPage);
   return (
     <FactsContext value={ready.facts}>
-      <Board lesson={ready.view.lesson} groupName={ready.view.groupName} onLeave={leave} />
+      {isTeachers ? (
+        <TeacherWindow view={ready.view} onClose={close} />
+      ) : (
+        <Board
+          lesson={ready.view.lesson}
+          groupName={ready.view.groupName}
+          minutes={ready.view.lessonMinutes}
+          tray={ready.view.tray ?? null}
+          lessonId={ready.view.id}
+          schoolId={schoolId}
+          teacherAt={`${lessonPage}/board/teacher`}
+          onClose={close}
+          onLeave={leave}
+        />
+      )}
     </FactsContext>
   );
 }

@@ -1,45 +1,54 @@
 import { CardSounds } from '../lesson/CardSounds';
-import { checkText } from '../lesson/Checklist';
-import { CrosswordClues } from '../lesson/CrosswordClues';
-import { CrosswordGrid } from '../lesson/CrosswordGrid';
-import { notShown, type WordItem } from '../lesson/kinds';
+import { notShown, type Item, type WordItem, type TextItem } from '../lesson/kinds';
 import { PairShown } from '../lesson/PairShown';
 import { ModelShown, PatternModels } from '../lesson/PatternModels';
 import { PartIcon } from '../lesson/PartIcon';
-import { blendSteps, cueText } from '../lesson/said';
+import { cueText } from '../lesson/said';
 import { Picture } from '../lesson/Picture';
-import { headingText, soundText, text, textOf, trickyWay } from '../text/text';
+import { soundText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
 import { MarkedWord } from '../words/MarkedWord';
 import { shown } from '../words/spelling';
-import { OnLines } from './OnLines';
+import { Formed } from './letters/Formed';
+import { CrosswordShown, GapSentence, PromptShown, ScrambleShown } from './shown/ApplyShown';
+import { FoundWord, HuntShown } from './shown/HuntShown';
+import { OptionsShown } from './shown/OptionsShown';
+import { SentenceShown } from './shown/SentenceShown';
+import { lengthOf, type Shown } from './shown/shown';
+import { SortShown } from './shown/SortShown';
+import { TextShown } from './shown/TextShown';
+import { lettersOf, Tiles } from './shown/Tiles';
+import { MadeUpShown, WordShown, WrittenShown } from './shown/WordShown';
 import { isOnlySaid, type Slide } from './slides';
-
-/** Texts with fewer letters are shown larger. */
-const SHORT_TEXT = 240;
-
-const isWritten = (kind: Slide['activity']['kind']) =>
-  kind === 'spell-words' || kind === 'spell-tricky' || kind === 'dictate-name';
-
-const asName = (word: string) => word[0]!.toUpperCase() + word.slice(1);
+import { isChained, isWritten } from './steps';
 
 /** What stands on the board: as large as the screen lets it. */
-export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolean }) {
-  const { item, activity } = slide;
-  if (!item) {
-    const oral = activity.items.some((i) => i.$type !== 'clue' && isOnlySaid(i));
-    return (
-      <span className="board-name d-grid fw-bold">
-        <span className="board-part fw-normal d-flex align-items-center justify-content-center">
-          <PartIcon part={slide.part} /> {textOf('part', slide.part)}
-        </span>
-        <span>{oral ? text('board.listen') : textOf('activity', activity.kind)}</span>
+export function BoardSlide(props: Shown) {
+  const { item } = props.slide;
+  return item ? <ItemOnBoard {...props} item={item} /> : <ActivityName slide={props.slide} />;
+}
+
+/** The part, and what is done in it. */
+function ActivityName({ slide: { activity, part } }: { slide: Slide }) {
+  const oral = activity.items.some((i) => i.$type !== 'clue' && isOnlySaid(i));
+  return (
+    <span className="board-name d-grid fw-bold">
+      <span className="board-part fw-normal d-flex align-items-center justify-content-center">
+        <PartIcon part={part} /> {textOf('part', part)}
       </span>
-    );
-  }
+      <span>{oral ? text('board.listen') : textOf('activity', activity.kind)}</span>
+    </span>
+  );
+}
+
+function ItemOnBoard({ item, ...props }: Shown & { item: Item }) {
+  const { slide, step, put, onPut } = props;
+  const { activity } = slide;
+  const isRevealed = step > 0;
   switch (item.$type) {
     case 'card':
-      if (activity.kind === 'formation') return <OnLines letters={item.grapheme} note={item.own?.formation ?? ''} />;
+      if (activity.kind === 'formation')
+        return <Formed key={item.id} letters={item.grapheme} note={item.own?.formation ?? ''} />;
       if (activity.kind === 'mouth-cue' || activity.kind === 'memory-phrase')
         return <span className="board-sentence">{cueText(item, activity.kind)}</span>;
       return (
@@ -47,105 +56,62 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
           <span className={`board-grapheme lh-1 literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>
             {item.grapheme}
           </span>
-          {revealed && (
+          {isRevealed && (
             <span className="board-options">
               <CardSounds item={item} />
             </span>
           )}
         </span>
       );
-    case 'word':
-      // Children count before anything is shown: the boxes would give it away.
-      if (isWritten(activity.kind) && !revealed)
-        return <span className="board-count fw-bold">{text('board.countFirst')}</span>;
-      return (
-        <span className="board-stack">
-          <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
-            <MarkedWord
-              word={item.word}
-              marks={item.marks}
-              tricky={item.tricky}
-              chunks={item.chunks ?? []}
-              hideMarks={!isWritten(activity.kind) && activity.kind !== 'new-tricky-word' && !revealed}
-            />
-          </span>
-          {revealed && stepsOf(item, activity.kind) && (
-            <span className="board-steps literacy">{stepsOf(item, activity.kind)}</span>
-          )}
-        </span>
-      );
+    case 'word': {
+      const before = slide.at > 1 ? activity.items[slide.at - 2] : undefined;
+      if (isChained(activity, slide.at) && before?.$type === 'word')
+        return <Tiles key={item.id} {...props} item={item} before={before} tray={trayOf(activity.items)} />;
+      if (isWritten(activity.kind)) return <WrittenShown {...props} item={item} />;
+      return item.hunt ? <FoundWord {...props} item={item} /> : <WordShown {...props} item={item} />;
+    }
     case 'made-up':
-      if (isWritten(activity.kind) && !revealed)
-        return <span className="board-count fw-bold">{text('board.countFirst')}</span>;
-      return (
-        <span className="board-word literacy board-length-short">
-          <MarkedWord
-            word={activity.kind === 'dictate-name' ? asName(item.word) : item.word}
-            marks={item.marks}
-            hideMarks={!revealed}
-          />
-        </span>
+      return isWritten(activity.kind) ? (
+        <WrittenShown {...props} item={item} />
+      ) : (
+        <MadeUpShown {...props} item={item} />
       );
     case 'gap':
       return (
-        <span className={`board-word literacy board-length-${shown(item.word).length > 7 ? 'long' : 'short'}`}>
-          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={revealed} />
+        <span className={lengthOf(shown(item.word))}>
+          <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={isRevealed} />
         </span>
       );
     case 'spellings':
       return (
         <span className="board-spellings d-grid">
           <span>{soundText(item.sounds)}</span>
-          <span className="literacy">
-            {revealed ? item.graphemes.join('  ') : item.graphemes.map(() => '?').join('  ')}
-          </span>
+          <span className="literacy">{item.graphemes.map((g, i) => (i < step ? g : '?')).join('  ')}</span>
         </span>
       );
     case 'sentence':
-      if (activity.kind === 'dictate-sentence' && !revealed) {
-        return (
-          <span className="board-sentence literacy">
-            {item.words.map((w) => (w.status === 'tricky' ? w.text : w.text.replace(/[\p{L}'’]+/gu, '___'))).join(' ')}
-          </span>
-        );
-      }
-      return (
-        <span className="board-stack">
-          <span className="board-sentence literacy">
-            {item.words.map((w, i) => (
-              <span key={i}>
-                {i > 0 && ' '}
-                <span className={w.status === 'told' ? 'word-told' : undefined}>{w.text}</span>
-              </span>
-            ))}
-          </span>
-          {item.pictures && revealed && (
-            <span className="board-pictures d-flex">
-              {item.pictures.map((p) => (
-                <Picture key={p} name={p} size={220} />
-              ))}
-            </span>
-          )}
-        </span>
-      );
+      return <SentenceShown {...props} item={item} />;
     case 'pattern':
       return (
         <span className="board-name d-grid fw-bold">
           {textOf('pattern', item.pattern)}
           <span className="board-examples">
-            <PatternModels item={item} answers={revealed} />
+            <PatternModels item={item} answers={isRevealed} />
           </span>
         </span>
       );
-    case 'choice':
+    case 'choice': {
+      const answer = item.graphemes.split('|')[item.gap]!;
+      const isFilled = isRevealed || put.includes(answer);
       return (
         <span className="board-stack">
-          <span className={`board-word literacy board-length-${item.word.length > 7 ? 'long' : 'short'}`}>
-            <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={revealed} even />
+          <span className={lengthOf(item.word)}>
+            <GapWord word={item.word} marks={item.marks} gap={item.gap} revealed={isFilled} even />
           </span>
-          <span className="literacy board-options">{item.options.join('   ')}</span>
+          <OptionsShown options={item.options} answer={answer} isRevealed={isRevealed} put={put} onPut={onPut} />
         </span>
       );
+    }
     case 'beside':
       return (
         <span className="board-beside align-items-center literacy">
@@ -158,86 +124,50 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
       );
     case 'syllables':
       return (
-        <span className="board-word literacy board-length-long">{revealed ? item.syllables.join('·') : item.word}</span>
-      );
-    case 'line':
-      return <span className="board-sentence literacy">{item.words.map((w) => w.word).join('   ')}</span>;
-    case 'sort':
-      return (
-        <span className="board-stack literacy">
-          <span className="board-sort d-flex flex-wrap justify-content-center">
-            {item.headings.map((h, i) => (
-              <span key={h} className="board-heading align-content-start">
-                <strong>{headingText(item.by, h)}</strong>
-                {revealed && item.words.filter((w) => w.heading === i).map((w) => <span key={w.word}>{w.word}</span>)}
-              </span>
-            ))}
-          </span>
-          {!revealed && (
-            <span className="board-sort d-flex flex-wrap justify-content-center">
-              {item.words.map((w) => (
-                <span key={w.word}>{w.word}</span>
-              ))}
-            </span>
-          )}
+        <span className="board-word literacy board-length-long">
+          {isRevealed ? item.syllables.join('·') : item.word}
         </span>
       );
+    case 'line':
+      return (
+        <span className="board-sentence literacy">
+          {item.words.map((w, i) => (
+            <span key={w.id} className={props.pointer > 0 && props.pointer !== i + 1 ? 'board-waiting' : undefined}>
+              {i > 0 && '   '}
+              {w.word}
+            </span>
+          ))}
+        </span>
+      );
+    case 'sort':
+      return <SortShown key={item.id} {...props} item={item} />;
     case 'picture': {
       const wordFirst = activity.kind === 'word-then-picture';
       return (
         <span className="board-stack">
           {wordFirst && <span className="board-word literacy board-length-short">{item.word}</span>}
-          {(revealed || (item.options.length === 0 && !wordFirst)) && <Picture name={item.picture} size={320} />}
-          <span className="literacy board-options">
-            {item.options.length > 0 ? item.options.join('   ') : revealed && !wordFirst ? item.word : ''}
-          </span>
+          {(isRevealed || (item.options.length === 0 && !wordFirst)) && <Picture name={item.picture} size={320} />}
+          {item.options.length > 0 ? (
+            <OptionsShown options={item.options} answer={item.word} isRevealed={false} put={put} onPut={onPut} />
+          ) : (
+            <span className="literacy board-options">{isRevealed && !wordFirst ? item.word : ''}</span>
+          )}
         </span>
       );
     }
     case 'text':
-      return (
-        <span
-          className={`board-text lh-base text-start literacy${item.sentences.reduce((letters, s) => letters + s.text.length, 0) < SHORT_TEXT ? ' board-text-short' : ''}`}
-        >
-          <strong>{item.title}</strong>
-          <span>{item.sentences.map((s) => s.text).join(' ')}</span>
-        </span>
-      );
+      return <TextShown {...props} item={item as TextItem} />;
     case 'crossword':
-      return (
-        <span className="board-crossword d-flex align-items-center text-start">
-          <CrosswordGrid item={item} answers={revealed} />
-          <CrosswordClues item={item} />
-        </span>
-      );
+      return <CrosswordShown {...props} item={item} />;
     case 'missing-word':
-      return (
-        <span className="board-stack">
-          <span className="board-sentence literacy">
-            {item.before} {revealed ? <strong>{item.word}</strong> : '____'}
-            {item.after}
-          </span>
-          <span className="literacy board-options">{item.options.join('   ')}</span>
-        </span>
-      );
+      return <GapSentence {...props} item={item} />;
     case 'prompt':
-      return (
-        <span className="board-stack">
-          <span className="literacy board-options">{item.words.join('   ')}</span>
-          {item.checklist && (
-            <span className="board-checklist d-grid text-start">
-              {item.checklist.map((line) => (
-                <span key={line.code + line.text}>☐ {checkText(line)}</span>
-              ))}
-            </span>
-          )}
-        </span>
-      );
+      return <PromptShown {...props} item={item} />;
     case 'chunk':
       return (
         <span className="board-stack">
           <span className="board-grapheme lh-1 literacy board-longer">{item.text}</span>
-          {revealed && (
+          {isRevealed && (
             <span className="board-options">
               {soundText(item.sounds)} <span className="literacy">{item.example}</span>
             </span>
@@ -247,7 +177,7 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
     case 'pair':
       return (
         <span className="board-word board-length-long">
-          <PairShown item={item} marks={revealed} />
+          <PairShown item={item} marks={isRevealed} />
         </span>
       );
     case 'build':
@@ -256,7 +186,7 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
           <span className="board-word board-length-long">
             <ModelShown model={item.model} answers={false} />
           </span>
-          {revealed && (
+          {isRevealed && (
             <span className="board-options literacy">
               <MarkedWord word={item.word} marks={item.marks} />
               {item.model.join && <small className="board-note d-block">{textOf('join', item.model.join)}</small>}
@@ -265,31 +195,11 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
         </span>
       );
     case 'hunt':
-      return (
-        <span className="board-stack literacy">
-          <strong className="board-options">{item.graphemes.join('   ')}</strong>
-          <span className="board-hunt d-flex flex-wrap justify-content-center">
-            {item.words.map((w) => (
-              <span key={w.word} className={revealed && w.target >= 0 ? 'board-found' : undefined}>
-                {w.word}
-              </span>
-            ))}
-          </span>
-        </span>
-      );
+      return <HuntShown {...props} item={item} />;
     case 'scramble':
-      return (
-        <span className="board-stack literacy">
-          <span className="board-pieces d-flex flex-wrap justify-content-center">
-            {item.pieces.map((piece, i) => (
-              <span key={i}>{piece}</span>
-            ))}
-          </span>
-          {revealed && <span className="board-sentence">{item.whole}</span>}
-        </span>
-      );
+      return <ScrambleShown {...props} item={item} />;
     case 'mend':
-      return <span className="board-sentence literacy">{revealed ? item.right : item.given}</span>;
+      return <span className="board-sentence literacy">{isRevealed ? item.right : item.given}</span>;
     case 'clue':
       return null; // only said
     default:
@@ -297,10 +207,8 @@ export function BoardSlide({ slide, revealed }: { slide: Slide; revealed: boolea
   }
 }
 
-/** What is said step by step once the word is revealed: how it is blended, or the letters of a word learnt by heart. */
-function stepsOf(item: WordItem, kind: Slide['activity']['kind']): string {
-  if (kind === 'read-words') return blendSteps(item);
-  return item.tricky.length > 0 && item.word.length > 1 && trickyWay() === 'by-heart'
-    ? [...shown(item.word)].join(' · ')
-    : '';
-}
+/** The tiles that a chain's words need, each once, in the order of the alphabet. */
+const trayOf = (items: readonly Item[]) =>
+  [...new Set(items.filter((i): i is WordItem => i.$type === 'word').flatMap((w) => lettersOf(w)))].sort((a, b) =>
+    a.localeCompare(b),
+  );

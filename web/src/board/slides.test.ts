@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { shippedFacts } from '../facts/shipped';
 import type { Activity, LessonView, WordItem } from '../lesson/kinds';
-import { canReveal, shuffled, slidesOf } from './slides';
+import { canList, revealed, shuffledItems, slidesOf } from './slides';
 
 const word = (spelling: string, oral = false): WordItem => ({
   $type: 'word',
@@ -51,86 +51,70 @@ describe('slidesOf', () => {
   });
 });
 
-describe('shuffled', () => {
-  it('keeps the items of the activity, changes the first, and leaves other slides', () => {
-    const before = slidesOf(lesson, shippedFacts);
+describe('shuffledItems', () => {
+  it('keeps the items of the activity and changes the first', () => {
+    const slides = slidesOf(lesson, shippedFacts);
     for (const draw of [0, 0.3, 0.6, 0.99]) {
-      const after = shuffled(before, 'read', () => draw);
-      expect(after.map((s) => s.item?.id).sort()).toEqual(before.map((s) => s.item?.id).sort());
-      expect(after[2]!.item!.id).not.toBe('read:sheep');
-      expect(after[0]).toBe(before[0]);
+      const after = shuffledItems(slides, 'read', () => draw);
+      expect([...after].sort()).toEqual(['read:feet', 'read:sheep', 'read:tree']);
+      expect(after[0]).not.toBe('read:sheep');
     }
   });
 });
 
-describe('canReveal', () => {
-  it('is for words only', () => {
-    expect(slidesOf(lesson, shippedFacts).map((s) => canReveal(s, shippedFacts))).toEqual([
-      false,
-      false,
-      true,
-      true,
-      true,
-    ]);
-  });
-});
-
 describe('what is hidden at first', () => {
-  const slide = (item: Activity['items'][number] | null) => ({
-    part: 'practise' as const,
-    activity: activity('x', []),
-    item,
-    at: 1,
+  const word = {
+    $type: 'word' as const,
+    id: 'w',
+    kept: false,
+    word: 'cake',
+    graphemes: 'c|a-e|k',
+    phonemes: 'k|eɪ|k',
+    marks: [0, 1, 2, 1],
+    taps: 3,
+    tricky: [],
+    oral: false,
+    reasons: [],
+  };
+  const hidden = (item: Activity['items'][number] | null, kind: Activity['kind'] = 'read-words', at = 1) => {
+    const { steps, points, asks } = revealed(item, { ...activity('x', []), kind }, at, shippedFacts);
+    return { steps, points, asks };
+  };
+
+  it('of a word that is read its marks, then its picture; the pointer goes over its sounds and then the word', () => {
+    expect(hidden(word)).toEqual({ steps: 1, points: 4, asks: false });
+    expect(hidden({ ...word, picture: '1F370' })).toEqual({ steps: 2, points: 4, asks: false });
   });
-  it('is the gap of a word, the marks of a made-up one, the spellings of a sound', () => {
-    expect(
-      canReveal(
-        slide({
-          $type: 'gap',
-          id: 'g',
-          kept: false,
-          word: 'rain',
-          graphemes: 'r|ai|n',
-          marks: [0, 1, 1, 2],
-          gap: 1,
-          reasons: [],
-        }),
-        shippedFacts,
-      ),
-    ).toBe(true);
-    expect(
-      canReveal(
-        slide({
-          $type: 'made-up',
-          id: 'm',
-          kept: false,
-          word: 'vob',
-          graphemes: 'v|o|b',
-          phonemes: 'v|ɒ|b',
-          marks: [0, 1, 2],
-          taps: 3,
-          reasons: [],
-        }),
-        shippedFacts,
-      ),
-    ).toBe(true);
-    expect(
-      canReveal(
-        slide({
-          $type: 'spellings',
-          id: 's',
-          kept: false,
-          sounds: 's',
-          keyWord: 'sock',
-          graphemes: ['s', 'ss'],
-          correspondences: ['s=s', 'ss=s'],
-        }),
-        shippedFacts,
-      ),
-    ).toBe(true);
+  it('of a word that is written how many sounds it has, each of them, and the ticks', () => {
+    expect(hidden(word, 'spell-words')).toEqual({ steps: 5, points: 0, asks: true });
+  });
+  it('of a word in a chain which place changes, then the word; the first only begins it', () => {
+    expect(hidden(word, 'word-chain', 1).asks).toBe(false);
+    expect(hidden(word, 'word-chain', 2)).toEqual({ steps: 2, points: 0, asks: true });
+  });
+  it('is the gap of a word, and each spelling of a sound', () => {
+    const gap = { $type: 'gap' as const, id: 'g', kept: false, word: 'rain', graphemes: 'r|ai|n', reasons: [] };
+    expect(hidden({ ...gap, marks: [0, 1, 1, 2], gap: 1 })).toEqual({ steps: 1, points: 0, asks: true });
+    const spellings = { $type: 'spellings' as const, id: 's', kept: false, sounds: 's', keyWord: 'sock' };
+    expect(hidden({ ...spellings, graphemes: ['s', 'ss'], correspondences: ['s=s', 'ss=s'] }).steps).toBe(2);
   });
   it('is nothing on the slide that names an activity, and the word on how a pattern is built', () => {
-    expect(canReveal(slide(null), shippedFacts)).toBe(false);
-    expect(canReveal(slide({ $type: 'pattern', id: 'p', kept: false, pattern: 'suffix-s' }), shippedFacts)).toBe(true);
+    expect(hidden(null)).toEqual({ steps: 0, points: 0, asks: false });
+    expect(hidden({ $type: 'pattern', id: 'p', kept: false, pattern: 'suffix-s' }).steps).toBe(1);
+  });
+  it('of a text its further pages, and what was found on each where it is hunted through', () => {
+    const said = (text: string, isTarget?: boolean) => ({
+      ...{ $type: 'sentence' as const, id: 's', kept: false, text, reasons: [] },
+      words: [{ text, status: 'decodable', hunt: isTarget === undefined ? null : [{ letters: [0], isTarget }] }],
+    });
+    const text = { $type: 'text' as const, id: 't', kept: false, title: 'T', questions: [], reasons: [] };
+    const long = 'a'.repeat(120);
+    const sentences = [said(long), said(long), said('b')];
+    expect(hidden({ ...text, sentences }, 'read-text')).toEqual({ steps: 1, points: 3, asks: true });
+    expect(hidden({ ...text, sentences: [...sentences, said('ow', true)] }, 'hunt-text').steps).toBe(3);
+  });
+  it('can be a list of words where they are read, not where they are written', () => {
+    const of = (kind: Activity['kind']) => canList({ ...activity('x', []), kind, items: [word, word] });
+    expect([of('read-words'), of('spell-words'), of('word-chain')]).toEqual([true, false, false]);
   });
 });

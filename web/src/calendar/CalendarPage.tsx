@@ -5,6 +5,7 @@ import { answered, client, type Schemas } from '../api/client';
 import { nowStale } from '../api/stale';
 import { calendarQuery } from './queries';
 import { useFacts } from '../facts/facts';
+import { mayChange } from '../people/roles';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { SaveProblem } from '../shell/SaveProblem';
@@ -13,7 +14,9 @@ import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, text } from '../text/text';
 import { Chip } from '../shell/Chip';
+import { DatesDialog } from './DatesDialog';
 import { LessonDays } from './LessonDays';
+import { OwnCalendar } from './OwnCalendar';
 import { USUAL_LENGTHS, WeekdayLengths } from './WeekdayLengths';
 import { WhatChoice } from './WhatChoice';
 
@@ -37,6 +40,7 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
   const [stamp, setStamp] = useState(kept.stamp);
   const [day, setDay] = useState('');
   const [until, setUntil] = useState('');
+  const [importing, setImporting] = useState(false);
   const lead = school.role === 'lead';
   const save = useMutation({
     mutationFn: (body: Calendar) =>
@@ -119,6 +123,9 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
               }
             >
               {text('calendar.addTerm')}
+            </Button>{' '}
+            <Button size="sm" variant="outline-secondary" onClick={() => setImporting(true)}>
+              {text('dates.open')}
             </Button>
           </section>
           <section className="panel">
@@ -305,6 +312,12 @@ function CalendarForm({ kept }: { kept: Schemas['CalendarView'] }) {
           </p>
         )}
       </Form>
+      {mayChange(school.role) && (
+        <div className="mt-4">
+          <OwnCalendar />
+        </div>
+      )}
+      {importing && <DatesDialog calendar={typed} onTake={change} onHide={() => setImporting(false)} />}
     </>
   );
 }

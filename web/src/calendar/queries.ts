@@ -7,3 +7,10 @@ export const calendarQuery = (schoolId: string) =>
     queryKey: ['calendar', schoolId],
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/calendar', { params: { path: { schoolId } } })),
   });
+
+/** One's own addresses for a calendar program. */
+export const feedsQuery = (schoolId: string) =>
+  queryOptions({
+    queryKey: ['feeds', schoolId],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/feeds', { params: { path: { schoolId } } })),
+  });

@@ -7,11 +7,13 @@ import { nowStale } from '../api/stale';
 import { groupsQuery } from '../groups/queries';
 import { jobsQuery } from '../jobs/queries';
 import { useSchool } from '../session/session';
+import { base64Of } from '../shell/base64';
+import { FileChoice } from '../shell/FileChoice';
 import { ErrorNote } from '../shell/ErrorNote';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text } from '../text/text';
 import { ImportColumns } from './ImportColumns';
-import { base64Of, countsOf, type Choice } from './importing';
+import { countsOf, type Choice } from './importing';
 import { ImportLines } from './ImportLines';
 
 type File = Schemas['ChildFile'];
@@ -139,18 +141,16 @@ export function ImportPage() {
             <Form.Text>{text('import.namesHelp')}</Form.Text>
           </Form.Group>
         ) : (
-          <Form.Group controlId="import-file" className="mb-3">
-            <Form.Label>{text('import.choose')}</Form.Label>
-            <Form.Control
-              type="file"
-              accept=".csv,.tsv,.txt,.zip"
-              onChange={(e) => {
-                setContent((e.target as HTMLInputElement).files?.[0] ?? null);
-                anew();
-              }}
-            />
-            <Form.Text>{text('import.chooseHelp')}</Form.Text>
-          </Form.Group>
+          <FileChoice
+            id="import-file"
+            label={text('import.choose')}
+            accept=".csv,.tsv,.txt,.zip"
+            help={text('import.chooseHelp')}
+            onFile={(chosenFile) => {
+              setContent(chosenFile);
+              anew();
+            }}
+          />
         )}
         <div className="d-flex flex-wrap align-items-end gap-3">
           <Form.Group controlId="import-group">

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { base64Of, choicesOf, countsOf, isAsked, type Line } from './importing';
+import { base64Of } from '../shell/base64';
+import { choicesOf, countsOf, isAsked, type Line } from './importing';
 
 const line = (number: number, state: Line['state'], usual: Line['usual']): Line => ({
   line: number,

@@ -44,7 +44,17 @@ export function CoverPage() {
   if (teaching) {
     return (
       <WithFacts>
-        <Board lesson={view.lesson} groupName={view.groupName} onLeave={() => setTeaching(false)} />
+        <Board
+          lesson={view.lesson}
+          groupName={view.groupName}
+          minutes={view.lessonMinutes}
+          tray={null}
+          lessonId={null}
+          schoolId={null}
+          teacherAt={null}
+          onClose={null}
+          onLeave={() => setTeaching(false)}
+        />
       </WithFacts>
     );
   }

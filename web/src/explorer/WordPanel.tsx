@@ -10,6 +10,7 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { shareText, soundText, text, textOf } from '../text/text';
 import { wordQuery } from './queries';
+import { WordPicture } from './WordPicture';
 import { MarkedWord } from '../words/MarkedWord';
 
 type Word = Schemas['WordView'];
@@ -79,6 +80,7 @@ export function WordPanel({ word }: { word: string }) {
       <Others title={text('words.same')} words={w.soundsTheSame} />
       <Others title={text('words.rhymes')} words={w.rhymes} />
       <Others title={text('words.pairs')} words={w.oneSoundApart.map((p) => p.word)} />
+      <WordPicture key={w.word} word={w.word} />
       <SchoolSays word={w} />
     </section>
   );

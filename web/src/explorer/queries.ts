@@ -37,3 +37,10 @@ export const wordsQuery = (
         }),
       ),
   });
+
+/** The school's own pictures. */
+export const picturesQuery = (schoolId: string) =>
+  queryOptions({
+    queryKey: ['pictures', schoolId],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/pictures', { params: { path: { schoolId } } })),
+  });

@@ -38,7 +38,7 @@ export function GroupsPage() {
           </Button>
         )}
       </div>
-      {lead && <FirstSteps groups={groups.data.length} onGroup={() => setOpen('new')} />}
+      {lead && <FirstSteps onGroup={() => setOpen('new')} />}
       {!lead && groups.data.length === 0 && <p className="py-4">{text('groups.empty')}</p>}
       <ul className="list-unstyled row row-cols-1 row-cols-md-2 row-cols-xl-3 g-4">
         {groups.data.map((group) => (

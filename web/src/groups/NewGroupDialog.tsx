@@ -4,6 +4,8 @@ import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { answered, client } from '../api/client';
 import { nowStale } from '../api/stale';
+import { LessonDays } from '../calendar/LessonDays';
+import { calendarQuery } from '../calendar/queries';
 import { useFacts } from '../facts/facts';
 import { mainLadder } from '../ladder/mainLadder';
 import { ladderQuery, laddersQuery } from '../ladder/queries';
@@ -23,12 +25,14 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
   const facts = useFacts();
   const queries = useQueryClient();
   const ladders = useQuery(laddersQuery(school.id));
+  const calendar = useQuery(calendarQuery(school.id));
   const published = ladders.data?.filter((l) => l.latestVersion > 0) ?? [];
   const [id] = useState(() => crypto.randomUUID());
   const [name, setName] = useState('');
   const [ladderId, setLadderId] = useState<string | null>(null);
   const [next, setNext] = useState('');
   const [minutes, setMinutes] = useState(USUAL_MINUTES);
+  const [days, setDays] = useState<number[] | null>(null);
   const [people, setPeople] = useState<Taker[]>([]);
   const [known, setKnown] = useState<readonly string[] | null>(null);
   const chosen = published.find((l) => l.id === ladderId) ?? mainLadder(published);
@@ -47,7 +51,7 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
             nextRung: known ? null : next || null,
             known: known && [...known],
             lessonMinutes: minutes,
-            lessonDays: null,
+            lessonDays: days,
             people,
           },
         }),
@@ -61,7 +65,7 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
     return (
       <Dialog title={text('newGroup.title')} onHide={onHide}>
         <p>{text('newGroup.noLadder')}</p>
-        <Link className="btn btn-primary" to="/ladder">
+        <Link className="btn btn-primary" to="/ladder/choose">
           {text('setUp.ladder')}
         </Link>
       </Dialog>
@@ -132,6 +136,16 @@ export function NewGroupDialog({ onHide }: { onHide: () => void }) {
           ))}
         </Form.Select>
       </Form.Group>
+      <Form.Check
+        id="group-days"
+        className="mb-2"
+        label={text('newGroup.days')}
+        checked={days !== null}
+        onChange={(e) =>
+          setDays(e.target.checked ? [...(calendar.data?.settings.lessonDays ?? [1, 2, 3, 4, 5])] : null)
+        }
+      />
+      {days && <LessonDays id="new-group" days={days} onChange={setDays} />}
       <PeopleChoice chosen={people} onChange={setPeople} />
       {make.error && <ErrorNote problem={make.error} />}
     </Dialog>

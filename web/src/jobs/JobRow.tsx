@@ -44,7 +44,9 @@ export function JobRow({ job }: { job: Schemas['JobView'] }) {
           </Button>
         </>
       ) : (
-        <span className="quiet">{textOf('jobs.state', job.state, { count: job.done })}</span>
+        <span className="quiet">
+          {job.state === 'done' ? textOf('jobs.done', job.kind, { count: job.done }) : textOf('jobs.state', job.state)}
+        </span>
       )}
       {job.fileName && (
         <a className="btn btn-sm btn-primary" href={`/api/schools/${school.id}/jobs/${job.id}/file`} download>

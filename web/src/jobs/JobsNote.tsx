@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { CloseButton } from 'react-bootstrap';
+import { useLocation } from 'react-router';
 import { nowStale } from '../api/stale';
 import { useSchool } from '../session/session';
 import { text } from '../text/text';
 import { JobRow } from './JobRow';
-import { isOpen, jobsQuery } from './queries';
+import { isOpen, jobsQuery, PLANNING } from './queries';
 
 /** What ended shortly before the page was loaded is shown, too. */
 const A_MOMENT = 20_000;
@@ -30,7 +31,12 @@ export function JobsNote() {
     // What a job changed is asked again once it has ended.
     return () => void nowStale(queries, school.id, 'settings');
   }, [going, queries, school.id]);
-  const rows = jobs.data?.filter((j) => isOpen(j) || (!hidden.includes(j.id) && Date.parse(j.endedAt!) > since)) ?? [];
+  // The week shows its own planning where it was asked for.
+  const { pathname } = useLocation();
+  const elsewhere = jobs.data?.filter(
+    (j) => !(j.kind === PLANNING && (isOpen(j) || j.state === 'done') && pathname.startsWith('/week')),
+  );
+  const rows = elsewhere?.filter((j) => isOpen(j) || (!hidden.includes(j.id) && Date.parse(j.endedAt!) > since)) ?? [];
   if (rows.length === 0) return null;
   return (
     <section

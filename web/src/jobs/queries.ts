@@ -3,6 +3,9 @@ import { answered, client, type Schemas } from '../api/client';
 
 const WHILE_OPEN = 700;
 
+/** The kind of a job that plans lessons. */
+export const PLANNING = 'plan-lessons';
+
 export const isOpen = (job: Schemas['JobView']) => job.endedAt === null;
 
 /** One's own jobs, the newest first; asked again while one goes on. */

@@ -1,11 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { answered, client } from '../api/client';
 import { nowStale } from '../api/stale';
-import { base64Of } from '../children/importing';
 import { useSchool } from '../session/session';
 import { Dialog } from '../shell/Dialog';
+import { base64Of } from '../shell/base64';
+import { FileChoice } from '../shell/FileChoice';
 import { ErrorNote } from '../shell/ErrorNote';
 import { lineText, text } from '../text/text';
 import type { Ladder } from './queries';
@@ -75,17 +76,12 @@ function ReadBackDialog({ view, onHide }: { view: Ladder; onHide: () => void }) 
       }}
     >
       <p className="quiet">{text('file.why')}</p>
-      <Form.Group controlId="ladder-file" className="mb-3">
-        <Form.Label>{text('file.file')}</Form.Label>
-        <Form.Control
-          type="file"
-          accept=".csv,.json,.txt"
-          onChange={(e) => {
-            const file = (e.target as HTMLInputElement).files?.[0];
-            if (file) look.mutate(file);
-          }}
-        />
-      </Form.Group>
+      <FileChoice
+        id="ladder-file"
+        label={text('file.file')}
+        accept=".csv,.json,.txt"
+        onFile={(file) => file && look.mutate(file)}
+      />
       {seen && (
         <section aria-live="polite">
           {seen.problems.length > 0 ? (

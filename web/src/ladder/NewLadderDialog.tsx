@@ -82,6 +82,9 @@ export function NewLadderDialog({
           ))}
       </fieldset>
       <p>
+        <Link to="/ladder/choose">{text('new.compare')}</Link>
+      </p>
+      <p>
         <Link to="/ladder/paste">{text('new.paste')}</Link> <span className="quiet small">{text('new.pasteHelp')}</span>
       </p>
       {make.error && <ErrorNote problem={make.error} />}

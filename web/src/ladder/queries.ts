@@ -182,3 +182,10 @@ export const notesQuery = (schoolId: string) =>
     queryKey: ['notes', schoolId],
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/notes', { params: { path: { schoolId } } })),
   });
+
+/** The shipped orders with what their first months bring. */
+export const startsQuery = (schoolId: string) =>
+  queryOptions({
+    queryKey: ['starts', schoolId],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/orders', { params: { path: { schoolId } } })),
+  });

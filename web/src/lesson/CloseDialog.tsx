@@ -1,11 +1,16 @@
 import { useState } from 'react';
-import { Form } from 'react-bootstrap';
+import { Button, Form } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import { keptBoard, type TaughtFromBoard } from '../board/keptBoard';
+import { forgetBoard } from '../board/link';
+import { useFacts } from '../facts/facts';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Dialog } from '../shell/Dialog';
-import { labelText, text, textOf } from '../text/text';
+import { dayText, labelText, text, textOf } from '../text/text';
+import { ActivityOptions } from './ActivityOptions';
 import { type useLessonChanges } from './useLessonChanges';
-import { cardsOf, type Closing, type LessonView } from './kinds';
+import { cardsOf, minutesOf, type Activity, type Closing, type LessonView } from './kinds';
 
 interface Props {
   view: LessonView;
@@ -23,27 +28,74 @@ function shownIn(view: LessonView) {
   );
 }
 
+/** As long as the server keeps a note. */
+const LONGEST_REMARK = 1000;
+
+/** What took so much longer than planned is named. */
+const MUCH = 90;
+
+/** How long the lesson took on the board, and what took longer than planned. */
+function tookText(activities: readonly Activity[], took: TaughtFromBoard['took']): string {
+  const seconds = activities.reduce((sum, a) => sum + (took[a.id] ?? 0), 0);
+  const over = activities.filter((a) => (took[a.id] ?? 0) > a.seconds + MUCH).map((a) => textOf('activity', a.kind));
+  return [
+    text('close.took', { minutes: minutesOf(seconds) }),
+    over.length > 0 && text('close.over', { what: over.join(', ') }),
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
 /** How the lesson went: one choice. Sending it again after a lost answer records it once. */
 export function CloseDialog({ view, close, onHide }: Props) {
   const { school } = useSchool();
+  const facts = useFacts();
   const activities = view.lesson.parts.flatMap((p) => p.activities);
+  // What was marked while it was taught from a board of this browser, and how far that came.
+  const [taught] = useState(() => keptBoard(view, facts));
   const [entryId] = useState(() => crypto.randomUUID());
-  const [outcome, setOutcome] = useState<Closing['outcome']>('taught');
-  const [stoppedAt, setStoppedAt] = useState(activities[activities.length - 1]?.id ?? '');
-  const [wobbled, setWobbled] = useState<string[]>([]);
+  const [outcome, setOutcome] = useState<Closing['outcome']>(taught?.activityId ? 'stopped' : 'taught');
+  const [stoppedAt, setStoppedAt] = useState(taught?.activityId ?? activities[activities.length - 1]?.id ?? '');
+  const [wobbled, setWobbled] = useState<readonly string[]>(taught?.wobbled ?? []);
   const isQuiet = view.lesson.target.length + view.lesson.patterns.length === 0;
   const toCome = view.date > school.today;
-  const submit = () => {
+  const [remark, setRemark] = useState(view.lesson.remark ?? '');
+  const navigate = useNavigate();
+  const save = (then: () => void) =>
     close.mutate(
-      { entryId, outcome, stoppedAt: outcome === 'stopped' ? stoppedAt : null, wobbled },
-      { onSuccess: onHide },
+      {
+        entryId,
+        outcome,
+        stoppedAt: outcome === 'stopped' ? stoppedAt : null,
+        wobbled: [...wobbled],
+        took: outcome === 'not-taught' ? null : (taught?.took ?? null),
+        remark,
+      },
+      {
+        onSuccess: () => {
+          forgetBoard(view.id);
+          onHide();
+          then();
+        },
+      },
     );
-  };
+  const isShut = toCome || close.isPending;
   return (
     <Dialog
       title={text('close.title')}
       onHide={onHide}
-      action={{ label: text('close.save'), run: submit, disabled: toCome || close.isPending }}
+      action={{ label: text('close.save'), run: () => save(() => undefined), disabled: isShut }}
+      more={
+        view.next && (
+          <Button
+            variant="outline-primary"
+            disabled={isShut}
+            onClick={() => save(() => void navigate(`/groups/${view.groupId}/lessons/${view.next}`))}
+          >
+            {text('close.saveAndNext', { day: dayText(view.next) })}
+          </Button>
+        )
+      }
     >
       {toCome && <p>{text('close.notYet')}</p>}
       <fieldset disabled={toCome} className="d-grid gap-2 my-3 mx-0">
@@ -77,15 +129,7 @@ export function CloseDialog({ view, close, onHide }: Props) {
             value={stoppedAt}
             onChange={(e) => setStoppedAt(e.target.value)}
           >
-            {view.lesson.parts.map((part) => (
-              <optgroup key={part.kind} label={textOf('part', part.kind)}>
-                {part.activities.map((a) => (
-                  <option key={a.id} value={a.id}>
-                    {textOf('activity', a.kind)}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
+            <ActivityOptions lesson={view.lesson} />
           </Form.Select>
         )}
         <Form.Check
@@ -124,6 +168,21 @@ export function CloseDialog({ view, close, onHide }: Props) {
             </button>
           ))}
         </fieldset>
+      )}
+      {taught && outcome !== 'not-taught' && <p className="quiet small">{tookText(activities, taught.took)}</p>}
+      {!toCome && (
+        <Form.Group controlId="close-remark" className="mb-3">
+          <Form.Label>
+            {text('close.remark')} <span className="quiet">{text('close.remarkHelp')}</span>
+          </Form.Label>
+          <Form.Control
+            as="textarea"
+            rows={2}
+            maxLength={LONGEST_REMARK}
+            value={remark}
+            onChange={(e) => setRemark(e.target.value)}
+          />
+        </Form.Group>
       )}
       {close.error && <ErrorNote problem={close.error} />}
     </Dialog>

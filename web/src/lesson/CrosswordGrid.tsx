@@ -1,14 +1,19 @@
 import { text } from '../text/text';
 import type { CrosswordItem } from './kinds';
 
-/** A crossword's boxes, its numbers in them, and its letters once they are shown. */
-export function CrosswordGrid({ item, answers }: { item: CrosswordItem; answers: boolean }) {
-  const cells = new Map<string, { letter: string; number?: number }>();
+/**
+ * A crossword's boxes, its numbers in them, and its letters once they are shown.
+ * @param answers true for all its letters, or the words whose letters are shown.
+ */
+export function CrosswordGrid({ item, answers }: { item: CrosswordItem; answers: boolean | readonly string[] }) {
+  const isShown = (word: string) => (typeof answers === 'boolean' ? answers : answers.includes(word));
+  const cells = new Map<string, { letter: string; number?: number; isShown: boolean }>();
   for (const line of item.lines) {
     [...line.word].forEach((letter, i) => {
       const key = `${line.row + (line.across ? 0 : i)},${line.column + (line.across ? i : 0)}`;
       const number = i === 0 ? line.number : cells.get(key)?.number;
-      cells.set(key, number === undefined ? { letter } : { letter, number });
+      const shown = isShown(line.word) || (cells.get(key)?.isShown ?? false);
+      cells.set(key, { letter, isShown: shown, ...(number !== undefined && { number }) });
     });
   }
   const box = 30;
@@ -29,7 +34,7 @@ export function CrosswordGrid({ item, answers }: { item: CrosswordItem; answers:
                 {cell.number}
               </text>
             )}
-            {answers && (
+            {cell.isShown && (
               <text x={box / 2} y={box - 8} textAnchor="middle" className="crossword-letter">
                 {cell.letter}
               </text>

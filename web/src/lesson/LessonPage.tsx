@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Alert, Button } from 'react-bootstrap';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { mayChange } from '../people/roles';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
@@ -32,7 +32,11 @@ export function LessonPage() {
 }
 
 function OpenLesson({ view }: { view: LessonView }) {
-  const [dialog, setDialog] = useState<'close' | 'cover' | 'copy' | null>(null);
+  // From the end of the board one comes here to close the lesson.
+  const [params] = useSearchParams();
+  const [dialog, setDialog] = useState<'close' | 'cover' | 'copy' | null>(() =>
+    params.has('close') && view.status === 'planned' ? 'close' : null,
+  );
   const [say, setSay] = useState(false);
   const { change, close } = useLessonChanges(view);
   const navigate = useNavigate();

@@ -5,6 +5,13 @@ export type Activity = Schemas['Activity'];
 export type Item = Schemas['Item'];
 export type WordItem = Schemas['ItemWordItem'];
 export type CardItem = Schemas['ItemCardItem'];
+export type MadeUpItem = Schemas['ItemMadeUpItem'];
+export type SortItem = Schemas['ItemSortItem'];
+/** The words of its sentences are those of any sentence; the API's document loses them so deep inside. */
+export type TextItem = Omit<Schemas['ItemTextItem'], 'sentences'> & { sentences: SentenceItem[] };
+export type MissingWordItem = Schemas['ItemMissingWordItem'];
+export type PromptItem = Schemas['ItemPromptItem'];
+export type ScrambleItem = Schemas['ItemScrambleItem'];
 export type PatternItem = Schemas['ItemPatternItem'];
 export type PatternModel = Schemas['PatternModel'];
 export type PairItem = Schemas['ItemPairItem'];

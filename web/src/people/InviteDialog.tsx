@@ -15,7 +15,15 @@ const DAYS = [1, 3, 7, 14, 30];
 const USUAL = 7;
 
 /** A link for somebody new: whom it is for, as what, with which groups, for how long. */
-export function InviteDialog({ onMade, onHide }: { onMade: (link: Schemas['LinkView']) => void; onHide: () => void }) {
+export function InviteDialog({
+  canMail,
+  onMade,
+  onHide,
+}: {
+  canMail: boolean;
+  onMade: (link: Schemas['LinkView']) => void;
+  onHide: () => void;
+}) {
   const { school } = useSchool();
   const queries = useQueryClient();
   const groups = useQuery(groupsQuery(school.id));
@@ -24,12 +32,13 @@ export function InviteDialog({ onMade, onHide }: { onMade: (link: Schemas['LinkV
   const [role, setRole] = useState<Role>('teacher');
   const [given, setGiven] = useState<string[]>([]);
   const [days, setDays] = useState(USUAL);
+  const [mail, setMail] = useState('');
   const make = useMutation({
     mutationFn: () =>
       answered(
         client.POST('/api/schools/{schoolId}/invitations', {
           params: { path: { schoolId: school.id } },
-          body: { id, for: name, role, groups: seesAll(role) ? [] : given, days },
+          body: { id, for: name, role, groups: seesAll(role) ? [] : given, days, mailTo: mail.trim() || null },
         }),
       ),
     onSuccess: (link) => {
@@ -60,6 +69,13 @@ export function InviteDialog({ onMade, onHide }: { onMade: (link: Schemas['LinkV
           ))}
         </Form.Select>
       </Form.Group>
+      {canMail && (
+        <Form.Group controlId="invite-mail" className="mt-3">
+          <Form.Label>{text('invite.mail')}</Form.Label>
+          <Form.Control type="email" maxLength={256} value={mail} onChange={(e) => setMail(e.target.value)} />
+          <Form.Text>{text('invite.mailHelp')}</Form.Text>
+        </Form.Group>
+      )}
       {make.error && <ErrorNote problem={make.error} />}
     </Dialog>
   );

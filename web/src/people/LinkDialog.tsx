@@ -1,6 +1,5 @@
-import { useState } from 'react';
-import { Button, Form, InputGroup } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
+import { CopyLine } from '../shell/CopyLine';
 import { Dialog } from '../shell/Dialog';
 import { momentText, text } from '../text/text';
 
@@ -14,27 +13,12 @@ export function LinkDialog({
   link: Schemas['LinkView'];
   onHide: () => void;
 }) {
-  const [copied, setCopied] = useState(false);
-  const address = `${window.location.origin}${page}#${link.key}`;
   return (
     <Dialog title={text('link.title')} onHide={onHide} cancel={text('link.done')}>
+      {link.mailed === true && <p className="fw-bold">{text('link.mailed')}</p>}
+      {link.mailed === false && <p className="flag-note py-2 px-3 rounded">{text('link.notMailed')}</p>}
       <p>{text('link.why')}</p>
-      <InputGroup>
-        <Form.Control
-          readOnly
-          aria-label={text('link.address')}
-          value={address}
-          onFocus={(e) => e.target.select()}
-          className="font-monospace small"
-        />
-        <Button
-          onClick={() => {
-            void navigator.clipboard.writeText(address).then(() => setCopied(true));
-          }}
-        >
-          {text(copied ? 'link.copied' : 'link.copy')}
-        </Button>
-      </InputGroup>
+      <CopyLine label={text('link.address')} value={`${window.location.origin}${page}#${link.key}`} />
       <p className="quiet small mt-2 mb-0">{text('link.until', { date: momentText(link.expiresAt) })}</p>
     </Dialog>
   );

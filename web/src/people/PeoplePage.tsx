@@ -124,11 +124,16 @@ export function PeoplePage() {
         </section>
       )}
       {open?.is === 'invite' && (
-        <InviteDialog onHide={() => setOpen(null)} onMade={(link) => setOpen({ is: 'link', page: '/join', link })} />
+        <InviteDialog
+          canMail={people.data.canMail}
+          onHide={() => setOpen(null)}
+          onMade={(link) => setOpen({ is: 'link', page: '/join', link })}
+        />
       )}
       {open?.is === 'person' && (
         <PersonDialog
           person={open.person}
+          canMail={people.data.canMail}
           onHide={() => setOpen(null)}
           onLink={(link) => setOpen({ is: 'link', page: '/reset', link })}
         />

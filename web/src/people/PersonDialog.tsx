@@ -14,10 +14,12 @@ import type { Role } from './roles';
 /** What a person may do here; letting them go and back; a link for a forgotten password. */
 export function PersonDialog({
   person,
+  canMail,
   onLink,
   onHide,
 }: {
   person: Schemas['PersonView'];
+  canMail: boolean;
   onLink: (link: Schemas['LinkView']) => void;
   onHide: () => void;
 }) {
@@ -43,7 +45,8 @@ export function PersonDialog({
     },
   });
   const reset = useMutation({
-    mutationFn: () => answered(client.POST('/api/schools/{schoolId}/people/{userId}/reset', { params: { path } })),
+    mutationFn: (byMail: boolean) =>
+      answered(client.POST('/api/schools/{schoolId}/people/{userId}/reset', { params: { path }, body: { byMail } })),
     onSuccess: onLink,
   });
   const problem = change.error ?? reset.error;
@@ -65,9 +68,16 @@ export function PersonDialog({
             <strong>{text('people.reset')}</strong>
             <p className="quiet small m-0">{text('people.resetWhy')}</p>
           </div>
-          <Button size="sm" variant="outline-primary" disabled={reset.isPending} onClick={() => reset.mutate()}>
-            {text('people.makeLink')}
-          </Button>
+          <div className="d-flex flex-wrap gap-2">
+            {canMail && person.email && (
+              <Button size="sm" variant="outline-primary" disabled={reset.isPending} onClick={() => reset.mutate(true)}>
+                {text('people.mailLink')}
+              </Button>
+            )}
+            <Button size="sm" variant="outline-primary" disabled={reset.isPending} onClick={() => reset.mutate(false)}>
+              {text('people.makeLink')}
+            </Button>
+          </div>
         </div>
       )}
       <div className="d-flex flex-wrap justify-content-between align-items-center gap-2 border-top pt-3 mt-3">

@@ -1,10 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { answered, client } from '../api/client';
 import { nowStale } from '../api/stale';
-import { base64Of } from '../children/importing';
 import { useSchool } from '../session/session';
+import { base64Of } from '../shell/base64';
+import { FileChoice } from '../shell/FileChoice';
 import { ErrorNote } from '../shell/ErrorNote';
 import { text } from '../text/text';
 
@@ -46,14 +47,7 @@ export function SchoolData() {
         <section className="panel h-100">
           <h2 className="fs-5">{text('data.in')}</h2>
           <p>{text('data.inWhy')}</p>
-          <Form.Group controlId="school-zip" className="mb-3">
-            <Form.Label>{text('data.inFile')}</Form.Label>
-            <Form.Control
-              type="file"
-              accept=".zip"
-              onChange={(e) => setFile((e.target as HTMLInputElement).files?.[0] ?? null)}
-            />
-          </Form.Group>
+          <FileChoice id="school-zip" label={text('data.inFile')} accept=".zip" onFile={setFile} />
           <Button
             variant="outline-primary"
             disabled={!file || take.isPending}

@@ -40,12 +40,12 @@ export function SchoolForm({ view }: { view: Schemas['SchoolView'] }) {
     setTyped({ ...typed, ...change });
   };
   const choice = (
-    field: 'timeZone' | 'language' | 'paperSize',
+    field: 'timeZone' | 'language' | 'spelling' | 'paperSize',
     label: string,
     of: readonly string[],
     name: (v: string) => string,
   ) => (
-    <Form.Group controlId={`school-${field}`} className="col-md-4 mb-3">
+    <Form.Group controlId={`school-${field}`} className="col-md-6 mb-3">
       <Form.Label>{label}</Form.Label>
       <Form.Select value={typed[field]} onChange={(e) => set({ [field]: e.target.value })}>
         {[...new Set([...of, typed[field]])].map((v) => (
@@ -71,6 +71,7 @@ export function SchoolForm({ view }: { view: Schemas['SchoolView'] }) {
       <div className="row">
         {choice('timeZone', text('settings.zone'), ZONES, zoneText)}
         {choice('language', text('settings.language'), LANGUAGES, (v) => textOf('welcome.language', v))}
+        {choice('spelling', text('settings.spelling'), LANGUAGES, (v) => textOf('settings.spelling', v))}
         {choice('paperSize', text('settings.paper'), PAPERS, (v) => v)}
       </div>
       <p className="quiet">

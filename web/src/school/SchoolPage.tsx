@@ -4,6 +4,7 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { text } from '../text/text';
+import { Backups } from './Backups';
 import { schoolQuery } from './queries';
 import { SchoolData } from './SchoolData';
 import { SchoolForm } from './SchoolForm';
@@ -20,6 +21,7 @@ export function SchoolPage() {
       <h1>{text('settings.title')}</h1>
       <SchoolForm view={settings.data} />
       <SchoolData />
+      {school.role === 'lead' && <Backups />}
     </>
   );
 }

@@ -7,3 +7,10 @@ export const schoolQuery = (schoolId: string) =>
     queryKey: ['school', schoolId],
     queryFn: () => answered(client.GET('/api/schools/{schoolId}/settings', { params: { path: { schoolId } } })),
   });
+
+/** The last proven backup of the server. */
+export const backupQuery = (schoolId: string) =>
+  queryOptions({
+    queryKey: ['backup', schoolId],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/backup', { params: { path: { schoolId } } })),
+  });

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useRef } from 'react';
 import { answered, client, forgetToken, type Schemas } from '../api/client';
+import { forgetBoards } from '../board/link';
 import { sessionEnded } from './ended';
 import { sessionQuery } from './queries';
 
@@ -57,6 +58,7 @@ export function useSignOut() {
       answered(everywhere ? client.DELETE('/api/sessions') : client.DELETE('/api/session')),
     onSuccess: () => {
       forgetToken();
+      forgetBoards();
       sessionEnded(false);
       queries.clear();
     },

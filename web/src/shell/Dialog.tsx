@@ -27,7 +27,7 @@ export function Dialog({ title, onHide, children, action, cancel, more, size }: 
       <Modal.Body as={action ? Form : 'div'} onSubmit={submit}>
         <h2 id={id}>{title}</h2>
         {children}
-        <div className="d-flex gap-2 mt-3">
+        <div className="d-flex flex-wrap gap-2 mt-3">
           {action && (
             <Button type="submit" variant={action.variant ?? 'primary'} disabled={action.disabled}>
               {action.label}

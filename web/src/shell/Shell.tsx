@@ -5,6 +5,7 @@ import { text, type MessageKey } from '../text/text';
 import { AccountMenu } from './AccountMenu';
 import { ErrorBoundary } from './ErrorBoundary';
 import { JobsNote } from '../jobs/JobsNote';
+import { LookRoundBar } from '../school/LookRoundBar';
 import { AskAgain } from '../session/AskAgain';
 import { KeysHelp } from './KeysHelp';
 import { useActions } from './actions';
@@ -71,6 +72,7 @@ export function Shell() {
           </Nav>
         </div>
       </Navbar>
+      <LookRoundBar />
       <main id="main" className="page p-4 my-0 mx-auto" tabIndex={-1}>
         <JobsNote />
         <ErrorBoundary at={pathname}>

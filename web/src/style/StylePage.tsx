@@ -12,6 +12,7 @@ import { text, textOf } from '../text/text';
 import { styleQuery } from './queries';
 import { ChunkList } from './ChunkList';
 import { StyleSample } from './StyleSample';
+import { WayFile } from './WayFile';
 import { useSaveStyle, type HouseStyle, type StyleView } from './useSaveStyle';
 
 const LABELS = ['revisit', 'teach', 'practise', 'apply', 'tricky', 'double'] as const;
@@ -21,7 +22,16 @@ export function StylePage() {
   const { school } = useSchool();
   usePageTitle(text('style.title'));
   const style = useQuery(styleQuery(school.id));
-  return style.data ? <StyleForm kept={style.data} /> : <Loading />;
+  // What was read from a file is shown in a form made anew.
+  const [read, setRead] = useState(0);
+  return style.data ? (
+    <>
+      <StyleForm key={read} kept={style.data} />
+      <WayFile onRead={() => setRead(read + 1)} />
+    </>
+  ) : (
+    <Loading />
+  );
 }
 
 function StyleForm({ kept }: { kept: StyleView }) {
@@ -58,7 +68,8 @@ function StyleForm({ kept }: { kept: StyleView }) {
     <>
       <h1>{text('style.title')}</h1>
       <p className="quiet">
-        {text(lead ? 'style.intro' : 'style.leadOnly')} <Link to="/templates">{text('templates.link')}</Link>
+        {text(lead ? 'style.intro' : 'style.leadOnly')} <Link to="/templates">{text('templates.link')}</Link> ·{' '}
+        <Link to="/voices">{text('voices.link')}</Link>
       </p>
       <div className="style-page d-md-grid gap-4 align-items-start">
         <Form onSubmit={submit}>
@@ -124,6 +135,12 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 label={text('style.oneStorey')}
                 checked={style.lettering.oneStorey}
                 onChange={(e) => change({ lettering: { ...style.lettering, oneStorey: e.target.checked } })}
+              />
+              <Form.Check
+                id="pen-down"
+                label={text('style.penDown')}
+                checked={style.lettering.penDown === true}
+                onChange={(e) => change({ lettering: { ...style.lettering, penDown: e.target.checked } })}
               />
               <Form.Label htmlFor="writing-lines" className="mb-0 mt-2">
                 {text('style.lines')}

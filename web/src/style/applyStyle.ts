@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { setPenDown } from '../board/letters/style';
 import { setWording } from '../text/text';
 
 /** Lays a style over the page: words and sounds by the catalogue, marks by attributes that the style sheet reads. */
@@ -12,6 +13,7 @@ export function applyStyle(view: Schemas['StyleView']) {
     blending: view.style.blending,
     lines: view.style.lettering.lines,
   });
+  setPenDown(view.style.lettering.penDown === true);
   const root = document.documentElement.dataset;
   root['marks'] = view.style.marks.style;
   root['markShape'] = view.style.marks.shape;

@@ -14,6 +14,8 @@ export function setLanguage(next: string) {
   language = next;
 }
 
+export const languageNow = () => language;
+
 /** A sentence of the catalogue with its values filled in. */
 export function text(key: MessageKey, values: Record<string, string | number> = {}): string {
   const message = (language === 'en-US' ? american[key] : undefined) ?? messages[key] ?? key;
@@ -53,6 +55,9 @@ export const trickyWay = () => wording.trickyWay;
 
 /** The names of the writing lines, top first. */
 export const lineNames = () => wording.lines;
+
+/** The wording as it is laid now. */
+export const wordingNow = () => wording;
 
 export function setWording(next: Wording) {
   wording = next;
@@ -161,6 +166,16 @@ export function dayText(date: string): string {
     new Date(`${date}T00:00:00Z`),
   );
 }
+
+/** Two days and what lies between, with the year: Mon 7 Sept – Fri 11 Dec 2026; one day where they are the same. */
+export const datesText = (first: string, last: string) =>
+  new Intl.DateTimeFormat(language, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  }).formatRange(new Date(first), new Date(last));
 
 /** Tue 24 Nov. */
 export function shortDayText(date: string): string {

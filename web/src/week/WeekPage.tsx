@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, ButtonGroup } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
+import { JobRow } from '../jobs/JobRow';
 import { mayChange } from '../people/roles';
 import { groupsQuery } from '../groups/queries';
 import { takersText } from '../groups/takers';
@@ -67,27 +68,13 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
       </div>
       <div className="week-actions d-flex mb-3 flex-wrap align-items-center gap-2" role="status">
         {!mayChange(school.role) ? null : job ? (
-          <>
-            <progress
-              max={job.total}
-              value={job.done}
-              aria-label={text('week.planning', { at: job.done, total: job.total })}
-            />
-            <span>{text('week.planning', { at: Math.min(job.done + 1, job.total), total: job.total })}</span>
-            <Button size="sm" variant="outline-secondary" onClick={planning.stop}>
-              {text('week.stop')}
-            </Button>
-          </>
+          <div className="flex-grow-1">
+            <JobRow job={job} />
+          </div>
         ) : (
           <>
             {empty.length > 0 ? (
-              <Button
-                onClick={() =>
-                  void planning.plan(
-                    empty.map(({ group, day }) => ({ groupId: group.groupId, name: group.name, date: day.date })),
-                  )
-                }
-              >
+              <Button disabled={planning.isStarting} onClick={() => planning.start('plan', empty.map(place))}>
                 {text('week.plan', { count: empty.length })}
               </Button>
             ) : (
@@ -96,18 +83,8 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
             {broken.length > 0 && (
               <Button
                 variant="outline-primary"
-                onClick={() =>
-                  void planning.change(
-                    broken.map(({ group, day }) => ({
-                      groupId: group.groupId,
-                      name: group.name,
-                      date: day.date,
-                      lessonId: day.lessonId!,
-                      version: day.version,
-                    })),
-                    'repair',
-                  )
-                }
+                disabled={planning.isStarting}
+                onClick={() => planning.start('repair', broken.map(place))}
               >
                 {text('week.mend', { count: broken.length })}
               </Button>
@@ -115,19 +92,9 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
             {slipped.length > 0 && (
               <Button
                 variant="outline-primary"
+                disabled={planning.isStarting}
                 title={text('week.againHelp')}
-                onClick={() =>
-                  void planning.change(
-                    slipped.map(({ group, day }) => ({
-                      groupId: group.groupId,
-                      name: group.name,
-                      date: day.date,
-                      lessonId: day.lessonId!,
-                      version: day.version,
-                    })),
-                    'plan-again',
-                  )
-                }
+                onClick={() => planning.start('plan-again', slipped.map(place))}
               >
                 {text('week.again', { count: slipped.length })}
               </Button>
@@ -135,11 +102,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
           </>
         )}
       </div>
-      {planning.failed.map((f) => (
-        <p key={f} className="flag-note py-2 px-3 rounded">
-          {f}
-        </p>
-      ))}
+      {planning.problem && <ErrorNote problem={planning.problem} />}
       {Array.from({ length: weeks }, (_, w) => (
         <div key={w} className="overflow-x-auto mb-3">
           <table className="week">
@@ -194,6 +157,14 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
     </>
   );
 }
+
+/** A lesson, or a day without one, as it is named to be planned. */
+const place = ({ group, day }: { group: Schemas['GroupWeek']; day: Day }): Schemas['PlanningPlace'] => ({
+  groupId: group.groupId,
+  date: day.date,
+  lessonId: day.lessonId,
+  version: day.version,
+});
 
 function Notes({ title, items }: { title: string; items: string[] }) {
   if (items.length === 0) return null;

@@ -12,7 +12,7 @@ public sealed record SchoolTerm(string Name, DateOnly First, DateOnly Last);
 public static class CalendarCheck
 {
     /// <summary>Longest term, in days.</summary>
-    private const int LongestTerm = 400;
+    internal const int LongestTerm = 400;
 
     /// <summary>Most weeks between reviews or checks, or of recap.</summary>
     private const int MostWeeks = 20;

@@ -1,6 +1,9 @@
+using System.Collections.Frozen;
 using System.Collections.Immutable;
+using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
+using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Showing;
 
@@ -10,20 +13,58 @@ namespace BoldLadder.Core.Lessons.Showing;
 /// at once. Source: docs/handbook.md, section 5.
 /// </summary>
 /// <param name="notes">By reference notation.</param>
-public sealed class SchoolWay(HouseStyle style, IReadOnlyDictionary<string, OwnWay> notes)
+/// <param name="words">The school's words, in which what is hunted is looked for in its accent.</param>
+/// <param name="pictures">Word → its picture.</param>
+/// <param name="own">Word → the school's own picture, which goes before any other.</param>
+public sealed class SchoolWay(
+    HouseStyle style,
+    IReadOnlyDictionary<string, OwnWay> notes,
+    Lexicon words,
+    Accent accent,
+    IReadOnlyDictionary<string, string> pictures,
+    IReadOnlyDictionary<string, string> own
+)
 {
+    /// <summary>Words that are read and then meant: their picture comes after.</summary>
+    private static readonly FrozenSet<ActivityKind> Pictured =
+    [
+        ActivityKind.RecentWords,
+        ActivityKind.EarlierSet,
+        ActivityKind.ReadWords,
+        ActivityKind.ReadUnmarked,
+        ActivityKind.ReadAidedUnaided,
+        ActivityKind.SpellWords,
+    ];
+
+    private static readonly FrozenSet<ActivityKind> Hunted =
+    [
+        ActivityKind.FindInWords,
+        ActivityKind.HuntPage,
+        ActivityKind.HuntText,
+        ActivityKind.HuntWords,
+    ];
+
     private readonly ReleaseSteps release = new(style.Release.IDo, style.Release.WeDo, style.Release.YouDo);
 
     public Lesson Over(Lesson lesson) =>
         lesson with
         {
-            Parts = [.. lesson.Parts.Select(p => p with { Activities = [.. p.Activities.Select(Over)] })],
+            Parts =
+            [
+                .. lesson.Parts.Select(p =>
+                    p with
+                    {
+                        Activities = [.. p.Activities.Select(a => Over(a, lesson.Target))],
+                    }
+                ),
+            ],
         };
 
-    public Activity Over(Activity activity) =>
+    /// <param name="target">Reference notations of what the lesson is about.</param>
+    public Activity Over(Activity activity, ImmutableArray<string> target) =>
         activity with
         {
-            Items = [.. activity.Items.Select(i => Over(i, activity.Kind))],
+            Items = [.. activity.Items.Select(i => Hunting(Over(i, activity.Kind), activity.Kind, target))],
             Steps = ActivityFacts.Of(activity.Kind).Released ? release.Over(activity.Items.Length) : activity.Steps,
         };
 
@@ -40,9 +81,43 @@ public sealed class SchoolWay(HouseStyle style, IReadOnlyDictionary<string, OwnW
                 Cards = [.. beside.Cards.Select(c => c with { KeyWord = KeyWord(c.Correspondence) ?? c.KeyWord })],
             },
             WordItem { Oral: false } word => Over(word, kind),
+            PictureItem picture => picture with { Picture = own.GetValueOrDefault(picture.Word) ?? picture.Picture },
+            CrosswordItem crossword => crossword with
+            {
+                Lines =
+                [
+                    .. crossword.Lines.Select(l =>
+                        l.Picture is null ? l : l with { Picture = own.GetValueOrDefault(l.Word) ?? l.Picture }
+                    ),
+                ],
+            },
             LineItem line => line with { Words = [.. line.Words.Select(w => Over(w, kind))] },
             _ => item,
         };
+
+    private Item Hunting(Item item, ActivityKind kind, ImmutableArray<string> target)
+    {
+        if (!Hunted.Contains(kind))
+            return item;
+        var hunting = new Hunting(
+            [.. (item is HuntItem h ? h.Targets : target).Select(Correspondence.Parse)],
+            words,
+            accent
+        );
+        SentenceItem InSentence(SentenceItem sentence) =>
+            sentence with
+            {
+                Words = [.. sentence.Words.Select(w => w with { Hunt = hunting.In(w.Text) })],
+            };
+        return item switch
+        {
+            WordItem word => word with { Hunt = hunting.In(word.Word) },
+            SentenceItem sentence => InSentence(sentence),
+            TextItem text => text with { Sentences = [.. text.Sentences.Select(InSentence)] },
+            HuntItem hunt => hunt with { Words = [.. hunt.Words.Select(w => w with { Hunt = hunting.In(w.Word) })] },
+            _ => item,
+        };
+    }
 
     private string? KeyWord(string notation) =>
         notes.GetValueOrDefault(notation) is { KeyWord.Length: > 0 } own ? own.KeyWord : null;
@@ -79,6 +154,9 @@ public sealed class SchoolWay(HouseStyle style, IReadOnlyDictionary<string, OwnW
         return word with
         {
             Chunks = found.IsEmpty ? null : found,
+            Picture = Pictured.Contains(kind)
+                ? own.GetValueOrDefault(word.Word) ?? pictures.GetValueOrDefault(word.Word)
+                : null,
             Blend = kind == ActivityKind.ReadWords ? BlendingSteps.Of(word.Word, parts, style.Blending) : null,
         };
     }
