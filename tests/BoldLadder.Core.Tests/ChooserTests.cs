@@ -10,6 +10,7 @@ using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
+using BoldLadder.Tool;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -352,6 +353,58 @@ public class ChooserTests
     }
 
     // Apply
+
+    [Theory]
+    [InlineData("sh=ʃ")]
+    [InlineData("ee=iː")]
+    public void A_scene_has_things_that_can_be_written_side_by_side_with_what_is_new_among_them(string taught)
+    {
+        var request = Day(taught);
+        var scene = Assert.Single(Made<SceneItem>(request, ActivityKind.PictureScene, 1));
+        Assert.InRange(scene.Things.Length, 3, 5);
+        Assert.Contains(scene.Things, t => new LessonWork(request).IsOwn(Given.Word(t.Word)));
+        Assert.All(scene.Things.GroupBy(t => t.Upper), half => Assert.InRange(half.Count(), 1, 3));
+        Assert.Equal(scene.Things.Length, scene.Things.Select(t => t.Picture).Distinct().Count());
+        Assert.All(scene.Things, t => Assert.Equal(request.Materials.Pictures[t.Word], t.Picture));
+    }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(1)]
+    [InlineData(2)]
+    public void There_is_a_scene_on_most_days_of_a_ladder(int ladder)
+    {
+        var series = new LessonSeries(
+            Given.Ladders.ElementAt(ladder),
+            Given.Materials,
+            Decoding.Leniencies.All,
+            Accent.SouthernBritish,
+            20,
+            3
+        );
+        var (days, made) = (0, 0);
+        for (; series.HasNext; series.Skip(1))
+        {
+            days++;
+            var work = new LessonWork(series.Next());
+            made += Chooser.Make(work, ActivityKind.PictureScene, PartKind.Apply, 1) is null ? 0 : 1;
+        }
+        Assert.True(made > days / 2, $"{made} of {days}");
+    }
+
+    [Fact]
+    public void Every_thing_of_a_scene_has_a_picture_and_is_there_once()
+    {
+        Assert.All(Given.Materials.Scenes, s =>
+        {
+            Assert.All(s.Words, w => Assert.Contains(w.Word, Given.Materials.Pictures.Keys));
+            Assert.Equal(s.Words.Length, s.Words.Select(w => w.Word).Distinct().Count());
+            Assert.True(
+                File.Exists(Path.Combine(ProjectFolders.Data, "pictures", $"backdrop-{s.Backdrop}.svg")),
+                s.Backdrop
+            );
+        });
+    }
 
     [Fact]
     public void The_first_weeks_read_captions_and_later_ones_sentences()

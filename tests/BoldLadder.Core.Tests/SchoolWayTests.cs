@@ -39,11 +39,13 @@ public class SchoolWayTests
         new Dictionary<string, OwnWay>
         {
             ["sh=ʃ"] = new("shed", "a shell in the shed", "Lips out.", "Curl and climb."),
+            ["ch=tʃ"] = new("", "chop the chips", "", ""),
+            ["ee=iː"] = new("", "a week to feel", "", ""),
         },
         Given.Lexicon,
         Accent.SouthernBritish,
         Given.Materials.Pictures,
-        new Dictionary<string, string> { ["sun"] = "own/1/2" }
+        new Dictionary<string, string> { ["sun"] = "own/1/2", ["ch=tʃ"] = "own/1/3" }
     );
 
     private static Activity Shown(ActivityKind kind, params Item[] items) =>
@@ -90,6 +92,40 @@ public class SchoolWayTests
         Assert.Null(((WordItem)Shown(ActivityKind.WordChain, sun).Items[0]).Picture);
     }
 
+    [Theory]
+    [InlineData("sh=ʃ", "shell")]
+    [InlineData("ch=tʃ", null, "own/1/3")]
+    [InlineData("ee=iː", null, null)]
+    public void A_phrase_has_the_picture_made_for_it_or_of_the_first_of_its_words_that_has_one(
+        string notation,
+        string? word,
+        string? name = null
+    )
+    {
+        var plain = ItemMaker.OfCorrespondence("c", Correspondence.Parse(notation), []);
+        Assert.Equal(
+            word is null ? name : Given.Materials.Pictures[word],
+            ((CardItem)Shown(ActivityKind.MemoryPhrase, plain).Items[0]).Own!.Picture
+        );
+    }
+
+    [Fact]
+    public void A_picture_of_the_schools_own_is_named_by_its_word_in_stored_lessons_and_leaves_its_place_when_it_is_gone()
+    {
+        var sentence = new SentenceItem("s", false, "A sun.", [], [], Pictures: ["own:sun", "own:lamp", "1F431"]);
+        Assert.Equal(
+            "own/1/2,,1F431",
+            string.Join(',', ((SentenceItem)Shown(ActivityKind.PhraseToPicture, sentence).Items[0]).Pictures!.Value)
+        );
+        SceneThing Thing(string word) => new(word, $"own:{word}", [], Upper: false, ThingSize.Small);
+        var scene = new SceneItem("c", false, "backdrop-pond", [Thing("sun"), Thing("lamp"), Thing("cat")], []);
+        Assert.Equal(
+            ["own/1/2", "", Given.Materials.Pictures["cat"]],
+            ((SceneItem)Shown(ActivityKind.PictureScene, scene).Items[0]).Things.Select(t => t.Picture)
+        );
+        Assert.Equal("own:lamp", Given.Materials.Showing(["lamp"]).Pictures["lamp"]);
+    }
+
     [Fact]
     public void A_card_has_the_schools_key_word_before_any_example_and_its_own_notes()
     {
@@ -97,7 +133,7 @@ public class SchoolWayTests
         var card = Assert.IsType<CardItem>(Shown(ActivityKind.GraphemeCards, plain).Items[0]);
         Assert.Equal(("shed", null), (card.KeyWord, card.Example));
         Assert.Equal("Lips out.", card.Own!.MouthCue);
-        var other = ItemMaker.OfCorrespondence("c", Correspondence.Parse("ch=tʃ"), [], example: "chip");
+        var other = ItemMaker.OfCorrespondence("c", Correspondence.Parse("th=θ"), [], example: "thin");
         Assert.Equal(other, Shown(ActivityKind.GraphemeCards, other).Items[0]);
     }
 

@@ -5,6 +5,7 @@ using System.Text;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Formats.Pictures;
 using BoldLadder.School.Lessons;
+using BoldLadder.School.Weeks;
 using BoldLadder.School.Words;
 using Xunit;
 
@@ -128,6 +129,37 @@ public sealed class OwnPictureTests : IAsyncLifetime
         await TestClient.Read<List<OwnPictureView>>(await lead.Send(HttpMethod.Delete, At($"/{kept.Id}")));
         await TestClient.Problem(await guest.Send(HttpMethod.Get, path), HttpStatusCode.NotFound);
     }
+
+    [Fact]
+    public async Task A_word_with_a_picture_of_the_schools_own_is_planned_with_it_gathered_with_it_and_without_it_when_it_goes()
+    {
+        var lesson = await lead.Open(school.Otters, TestSchool.Today);
+        var read = lesson.Lesson.Find("practise-read")!.Items.OfType<WordItem>().Select(w => w.Word).ToList();
+        var kept = new List<OwnPictureView>();
+        foreach (var word in read)
+            kept = await TestClient.Read<List<OwnPictureView>>(await Keep(lead, word, Png()));
+        var names = kept.Select(p => p.Picture).ToHashSet();
+        var kind = new[] { ActivityKind.LabelPicture, ActivityKind.WordThenPicture }.First(k =>
+            lesson.Lesson.Activities.All(a => a.Kind != k)
+        );
+        var added = await lead.Changed(lesson, new AddActivity(PartKind.Practise, kind));
+        var pictures = Pictures(added, kind);
+        Assert.NotEmpty(pictures);
+        Assert.All(pictures, p => Assert.Contains(p.Picture, names));
+
+        var gathered = await lead.Get<GatheringView>(
+            $"/api/schools/{school.School}/groups/{school.Otters}/gathering/{TestSchool.Today:yyyy-MM-dd}"
+        );
+        Assert.Contains(pictures[0].Picture, gathered.Gathering.Pictures);
+
+        await lead.Send(HttpMethod.Delete, At($"/{kept.Single(p => p.Picture == pictures[0].Picture).Id}"));
+        var after = await lead.Get<LessonView>(lead.Lesson(lesson.Id));
+        Assert.DoesNotContain(pictures[0].Picture, Pictures(after, kind).Select(p => p.Picture));
+        Assert.Equal(HttpStatusCode.OK, (await Keep(lead, "sh=ʃ", Png())).StatusCode);
+    }
+
+    private static List<PictureItem> Pictures(LessonView lesson, ActivityKind kind) =>
+        [.. lesson.Lesson.Activities.Single(a => a.Kind == kind).Items.OfType<PictureItem>()];
 
     [Fact]
     public async Task A_photo_keeps_nothing_of_where_it_was_taken_and_replaces_the_one_before()

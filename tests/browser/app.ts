@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 
@@ -59,6 +59,17 @@ export async function openLesson(page: Page, group: string) {
   await expect(page.getByRole('heading', { level: 1 })).toContainText(group);
   // By its place, not its name: another test may be renaming the parts.
   await expect(page.locator('.part-apply')).toBeVisible();
+}
+
+/** The teacher's window by its key. One of its name that is just being closed takes the first try. */
+export async function openTeacher(page: Page, context: BrowserContext): Promise<Page> {
+  let opened: Page | null = null;
+  await expect(async () => {
+    const window = context.waitForEvent('page', { timeout: 3000 });
+    await page.keyboard.press('t');
+    opened = await window;
+  }).toPass();
+  return opened!;
 }
 
 /**

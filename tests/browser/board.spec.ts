@@ -1,29 +1,45 @@
 import { spawn } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, freePort, fromAccount, openLesson, signIn, test } from './app.js';
+import { expect, expectAccessible, freePort, fromAccount, openLesson, openTeacher, signIn, test } from './app.js';
+
+/** The lesson of the Badgers on a server of its own, and how that server is killed. */
+async function openElsewhere(page: Page): Promise<() => Promise<void>> {
+  const port = await freePort();
+  const app = process.env['BOLD_APP']!;
+  const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], {
+    cwd: app,
+    stdio: 'ignore',
+  });
+  const base = `http://127.0.0.1:${port}`;
+  await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 60_000 });
+  await page.goto(`${base}/sign-in`);
+  await signIn(page);
+  await page.getByRole('link', { name: 'Open lesson for Badgers' }).click();
+  await expect(page.locator('.part-apply')).toBeVisible();
+  const ended = new Promise<void>((done) => server.once('exit', () => done()));
+  return () => {
+    server.kill('SIGKILL');
+    return ended;
+  };
+}
+
+/** Once more under the eyes of the worker, so that what a page needs goes through it. */
+async function keepWhole(page: Page, shown: string) {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await page.waitForSelector(shown);
+  await page.waitForLoadState('networkidle');
+}
 
 test.describe('with a server of its own', () => {
   test.use({ expectedErrors: [/ERR_CONNECTION_REFUSED/] });
 
   test('the board goes on to the end after the server was killed', async ({ page }) => {
-    const port = await freePort();
-    const app = process.env['BOLD_APP']!;
-    const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], {
-      cwd: app,
-      stdio: 'ignore',
-    });
-    const base = `http://127.0.0.1:${port}`;
-    await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 60_000 });
-    await page.goto(`${base}/sign-in`);
-    await signIn(page);
-    await page.getByRole('link', { name: 'Open lesson for Badgers' }).click();
-    await expect(page.locator('.part-apply')).toBeVisible();
+    const kill = await openElsewhere(page);
     await page.keyboard.press('b');
     await page.waitForSelector('.board');
     await page.waitForLoadState('networkidle');
-    const ended = new Promise((done) => server.once('exit', done));
-    server.kill('SIGKILL');
-    await ended;
+    await kill();
 
     const requests: string[] = [];
     page.on('request', (r) => requests.push(r.url()));
@@ -47,7 +63,40 @@ test.describe('with a server of its own', () => {
 });
 
 test.describe('with what was kept', () => {
-  test.use({ serviceWorkers: 'allow', expectedErrors: [/ERR_INTERNET_DISCONNECTED|ERR_FAILED/] });
+  test.use({ serviceWorkers: 'allow', expectedErrors: [/ERR_INTERNET_DISCONNECTED|ERR_FAILED|CONNECTION_REFUSED/] });
+
+  test('both windows are there again after the server was killed and they were reloaded, and go on together', async ({
+    page,
+    context,
+  }) => {
+    const kill = await openElsewhere(page);
+    await page.keyboard.press('b');
+    await page.waitForSelector('.board-stage');
+    await keepWhole(page, '.board-stage');
+    const teacher = await openTeacher(page, context);
+    await keepWhole(teacher, '.teacher');
+    const place = () => page.locator('.board-stage').getAttribute('aria-label');
+    await teacher.getByRole('button', { name: 'On', exact: true }).click();
+    await expect.poll(place).toMatch(/^2 of/);
+    await kill();
+
+    for (const [window, shown] of [
+      [page, '.board-stage'],
+      [teacher, '.teacher'],
+    ] as const) {
+      await window.reload();
+      await window.waitForSelector(shown);
+    }
+    expect(await place()).toMatch(/^2 of/);
+    await expect(page.locator('.board-grapheme')).toBeVisible();
+    const now = () => teacher.getByRole('region', { name: 'On the board' }).innerText();
+    const second = await now();
+    await teacher.getByRole('button', { name: 'On', exact: true }).click();
+    await expect.poll(place).toMatch(/^3 of/);
+    expect(await now()).not.toBe(second);
+    await page.keyboard.press('Backspace');
+    await expect.poll(now).toBe(second);
+  });
 
   test('the board comes back after a reload without network, and nothing of it is left after signing out', async ({
     page,
@@ -55,14 +104,9 @@ test.describe('with what was kept', () => {
   }) => {
     await signIn(page);
     await openLesson(page, 'Badgers');
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    // Once more under the eyes of the worker, so that what the board needs goes through it.
     await page.goto(`${page.url()}/board`);
     await page.waitForSelector('.board-stage');
-    await page.waitForLoadState('networkidle');
-    await page.reload();
-    await page.waitForSelector('.board-stage');
-    await page.waitForLoadState('networkidle');
+    await keepWhole(page, '.board-stage');
     await context.setOffline(true);
     await page.reload();
     await page.waitForSelector('.board-stage');

@@ -1,16 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, expectAccessible, expectReadable, openLesson, signIn, test } from './app.js';
-
-/** The teacher's window by its key. One of its name that is just being closed takes the first try. */
-async function openTeacher(page: Page, context: BrowserContext): Promise<Page> {
-  let opened: Page | null = null;
-  await expect(async () => {
-    const window = context.waitForEvent('page', { timeout: 3000 });
-    await page.keyboard.press('t');
-    opened = await window;
-  }).toPass();
-  return opened!;
-}
+import { expect, expectAccessible, expectReadable, openLesson, openTeacher, signIn, test } from './app.js';
 
 test('the class’s window and the teacher’s follow each other, and come back to the same place', async ({
   page,
@@ -176,7 +165,32 @@ test.describe('with fingers, a mouse and keys', () => {
   });
 });
 
-/** The two windows go through a lesson to its end by turns, and are never apart. */
+/** The two windows go through the lesson that is open, to its end by turns, and are never apart. */
+async function teachToTheEnd(page: Page, context: BrowserContext) {
+  await page.keyboard.press('b');
+  const board = page.locator('.board');
+  await expect(board).toBeVisible();
+  const teacher = await openTeacher(page, context);
+  await expect(teacher.getByRole('button', { name: 'On', exact: true })).toBeVisible();
+  const place = () => page.locator('.board-stage').getAttribute('aria-label');
+  let steps = 0;
+  for (; steps < 400 && !(await board.locator('.board-end').isVisible()); steps++) {
+    await expectReadable(page);
+    if (steps % 7 === 0) {
+      const before = await board.innerHTML();
+      await teacher.getByRole('button', { name: 'On', exact: true }).click();
+      await expect.poll(() => board.innerHTML()).not.toBe(before);
+    } else await page.keyboard.press(' ');
+  }
+  expect(steps).toBeGreaterThan(8);
+  await expect(board.locator('.board-end')).toBeVisible();
+  await expect(teacher.locator('.teacher strong').first()).toHaveText('The end');
+  expect(await place()).toMatch(/^(\d+) of \1$/);
+  await teacher.close();
+  await page.bringToFront();
+  await page.keyboard.press('Escape');
+}
+
 for (const [day, group, size] of [
   ['a review day', 'Badgers', { width: 1024, height: 768 }],
   ['a day with something new', 'Kestrels', { width: 3840, height: 2160 }],
@@ -194,26 +208,64 @@ for (const [day, group, size] of [
       }
     }
     await page.setViewportSize(size);
-    await page.keyboard.press('b');
-    const board = page.locator('.board');
-    await expect(board).toBeVisible();
-    const teacher = await openTeacher(page, context);
-    await expect(teacher.getByRole('button', { name: 'On', exact: true })).toBeVisible();
-    const place = () => page.locator('.board-stage').getAttribute('aria-label');
-    let steps = 0;
-    for (; steps < 400 && !(await board.locator('.board-end').isVisible()); steps++) {
-      await expectReadable(page);
-      if (steps % 7 === 0) {
-        const before = await board.innerHTML();
-        await teacher.getByRole('button', { name: 'On', exact: true }).click();
-        await expect.poll(() => board.innerHTML()).not.toBe(before);
-      } else await page.keyboard.press(' ');
+    await teachToTheEnd(page, context);
+  });
+}
+
+test.describe('every other kind of day', () => {
+  test.skip(process.env['BOLD_DEEP'] !== '1', 'A whole lesson each: with ./test --deep.');
+  test.setTimeout(600_000);
+
+  test('both windows through it to its end', async ({ page, context }) => {
+    await signIn(page);
+    const dates = await datesOfANewGroup(page);
+    for (const [kind, at] of Object.entries({
+      'few words': dates.planned['m=m o=ɒ'],
+      'another spelling of a sound': dates.planned['ck=k'],
+      'another sound of a spelling': dates.planned['th=ð'],
+      'a word pattern': dates.planned['suffix-ing'],
+      'a check': dates.quiet['check-day'],
+      'the first day after a break': dates.quiet['return-day'],
+    })) {
+      await test.step(kind, async () => {
+        expect(at, kind).toBeTruthy();
+        await page.goto(`/groups/${dates.group}/lessons/${at}`);
+        await expect(page.locator('.part-apply')).toBeVisible();
+        await teachToTheEnd(page, context);
+        await expect(page.locator('.part-apply')).toBeVisible();
+      });
     }
-    expect(steps).toBeGreaterThan(20);
-    await expect(board.locator('.board-end')).toBeVisible();
-    await expect(teacher.locator('.teacher strong').first()).toHaveText('The end');
-    expect(await place()).toMatch(/^(\d+) of \1$/);
-    await page.keyboard.press('Escape');
+  });
+});
+
+/** A group of its own at the foot of the ladder, and the day of each rung, and the first quiet day of each kind. */
+async function datesOfANewGroup(page: Page) {
+  return page.evaluate(async () => {
+    const read = async (path: string) => (await fetch(path)).json();
+    const { schools } = await read('/api/session');
+    const school = `/api/schools/${schools[0].id}`;
+    const ladders: { id: string; name: string; latestVersion: number }[] = await read(`${school}/ladders`);
+    const ladder = ladders.find((l) => l.name === 'Fernhollow letters first')!;
+    const group = crypto.randomUUID();
+    await fetch(`${school}/groups`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': (await read('/api/antiforgery')).token },
+      body: JSON.stringify({
+        id: group,
+        name: 'Every day',
+        ladderId: ladder.id,
+        nextRung: null,
+        lessonMinutes: 15,
+        lessonDays: null,
+        people: [],
+      }),
+    });
+    const { groups } = await read(`${school}/ladders/${ladder.id}/versions/${ladder.latestVersion}/dates`);
+    const found = groups.find((g: { groupId: string }) => g.groupId === group);
+    const quiet = Object.fromEntries(
+      [...found.quiet].reverse().map((q: { kind: string; date: string }) => [q.kind, q.date]),
+    );
+    return { group, planned: found.planned as Record<string, string>, quiet: quiet as Record<string, string> };
   });
 }
 
@@ -389,7 +441,7 @@ test.describe('with a picture opened by itself', () => {
       ),
     });
     await own.getByLabel('Whose it is, and on what terms you have it').fill('Drawn by Maya, ours');
-    await own.getByRole('button', { name: 'Use it for this word' }).click();
+    await own.getByRole('button', { name: 'Use this picture' }).click();
     const picture = own.locator('img');
     await expect(picture).toBeVisible();
     await expect(own).toContainText('Drawn by Maya, ours');

@@ -66,7 +66,7 @@ public sealed record Gathering(
                         .Select(i => new Sheet(a.Id, a.Kind, i))
                 ),
             ],
-            [.. items.SelectMany(PicturesOf).Distinct().Order(StringComparer.Ordinal)]
+            [.. items.SelectMany(PicturesOf).Where(p => p.Length > 0).Distinct().Order(StringComparer.Ordinal)]
         );
     }
 
@@ -84,6 +84,7 @@ public sealed record Gathering(
         item switch
         {
             PictureItem picture => [picture.Picture],
+            SceneItem scene => scene.Things.Select(t => t.Picture),
             SentenceItem { Pictures: { } pictures } => pictures,
             _ => [],
         };

@@ -30,6 +30,7 @@ namespace BoldLadder.Core.Lessons;
 [JsonDerivedType(typeof(ScrambleItem), "scramble")]
 [JsonDerivedType(typeof(MendItem), "mend")]
 [JsonDerivedType(typeof(ChunkItem), "chunk")]
+[JsonDerivedType(typeof(SceneItem), "scene")]
 public abstract record Item(string Id, bool Kept);
 
 /// <summary>

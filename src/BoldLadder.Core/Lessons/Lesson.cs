@@ -92,6 +92,7 @@ public enum ActivityKind
     HuntText,
     Unscramble,
     MendSentence,
+    PictureScene,
 }
 
 /// <summary>How children answer in an activity. Source: docs/handbook.md, section 6.</summary>

@@ -23,6 +23,7 @@ public static class ReadByChildren
             LineItem line => line.Words.SelectMany(Words),
             SortItem sort => sort.Words.Select(w => w.Word),
             PictureItem picture => picture.Options.Append(picture.Word).Distinct(),
+            SceneItem scene => scene.Things.Select(t => t.Word),
             SentenceItem sentence => sentence
                 .Words.Where(w => w.Status != SentenceWord.Told)
                 .SelectMany(w => InSentence(w.Text)),
@@ -77,6 +78,7 @@ public static class ReadByChildren
             or LineItem
             or SortItem
             or PictureItem
+            or SceneItem
             or SentenceItem
             or TextItem
             or CrosswordItem

@@ -118,6 +118,28 @@ public sealed record PictureItem(
     ImmutableArray<Reason> Reasons
 ) : Item(Id, Kept), IOfWord, IExplained;
 
+/// <summary>A place with several things in it, whose words are written.</summary>
+/// <param name="Backdrop">Its picture's name in data/pictures.</param>
+public sealed record SceneItem(
+    string Id,
+    bool Kept,
+    string Backdrop,
+    ImmutableArray<SceneThing> Things,
+    ImmutableArray<Reason> Reasons
+) : Item(Id, Kept), IExplained;
+
+/// <param name="Marks">For each letter of the word the place of its grapheme.</param>
+/// <param name="Upper">True for what is in the sky or on the shelf, false for what is on the ground.</param>
+public sealed record SceneThing(string Word, string Picture, ImmutableArray<int> Marks, bool Upper, ThingSize Size);
+
+/// <summary>How large a thing is beside the others.</summary>
+public enum ThingSize
+{
+    Small,
+    Medium,
+    Large,
+}
+
 /// <summary>Two words that differ in one thing, to be read and built, or of which the adult says one.</summary>
 /// <param name="By">In what they differ: split (cap, cape), spelling (rain, lane), letters that say something else
 /// (cow, snow), sound, or ear.</param>

@@ -84,7 +84,7 @@ public sealed class StyleDesk(SchoolScope scope, WordData shipped)
                 ),
             scope.Words.Lexicon,
             scope.Accent,
-            scope.Words.Materials.Pictures,
+            shipped.Materials.Pictures,
             await PictureDesk.Names(scope)
         );
 

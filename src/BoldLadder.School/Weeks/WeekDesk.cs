@@ -4,6 +4,7 @@ using BoldLadder.Core.Teaching;
 using BoldLadder.School.Lessons;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
+using BoldLadder.School.Style;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
 
@@ -58,7 +59,8 @@ public sealed class WeekDesk(
     GroupDays groupDays,
     LessonRequests requests,
     LessonMaking making,
-    LessonShelf shelf
+    LessonShelf shelf,
+    StyleDesk style
 )
 {
     private const int MostWeeks = 2;
@@ -189,7 +191,14 @@ public sealed class WeekDesk(
             .Where(l => l.GroupId == groupId && l.Date >= date && l.Date <= last)
             .OrderBy(l => l.Date)
             .ToListAsync(scope.Stop);
-        return new GatheringView(group.Name, date, last, lessons.Count, Gathering.Of(lessons.Select(l => l.Document)));
+        var way = await style.Way();
+        return new GatheringView(
+            group.Name,
+            date,
+            last,
+            lessons.Count,
+            Gathering.Of(lessons.Select(l => way.Over(l.Document)))
+        );
     }
 }
 

@@ -1,4 +1,5 @@
 using System.Text;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Formats.Pictures;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
@@ -8,6 +9,7 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Words;
 
 /// <summary>A picture of the school's own.</summary>
+/// <param name="Word">What it shows: a word, or the correspondence whose memory phrase it shows.</param>
 /// <param name="Picture">Its name, as lessons name pictures.</param>
 public sealed record OwnPictureView(Guid Id, string Word, string Picture, string Licence);
 
@@ -63,7 +65,7 @@ public sealed class PictureDesk(SchoolScope scope)
         if (scope.LeadOnly() is { } refused)
             return refused;
         var (word, licence) = (picture.Word.Trim(), picture.Licence.Trim());
-        if (word.Length is 0 or > LongestWord || !word.All(c => char.IsLetter(c) || c is '\'' or '-'))
+        if (word.Length is 0 or > LongestWord || !IsWord(word) && !Correspondence.TryParse(word, out _))
             return Refusal.Unusable("picture-of-what");
         if (licence.Length is 0 or > LongestLicence)
             return Refusal.Unusable("picture-whose", ("most", LongestLicence));
@@ -84,6 +86,7 @@ public sealed class PictureDesk(SchoolScope scope)
             MadeAt = scope.UtcNow,
         };
         scope.Store.OwnPictures.Add(kept);
+        await SchoolVerdicts.Changed(scope);
         scope.Audit("picture-kept", kept.Id);
         await scope.Save();
         return await List();
@@ -96,10 +99,13 @@ public sealed class PictureDesk(SchoolScope scope)
         if (await scope.Store.OwnPictures.SingleOrDefaultAsync(p => p.Id == pictureId, scope.Stop) is not { } picture)
             return Refusal.NotFound("unknown-picture");
         scope.Store.OwnPictures.Remove(picture);
+        await SchoolVerdicts.Changed(scope);
         scope.Audit("picture-deleted", pictureId);
         await scope.Save();
         return await List();
     }
+
+    private static bool IsWord(string word) => word.All(c => char.IsLetter(c) || c is '\'' or '-');
 
     private static string NameOf(Guid school, Guid picture) => $"own/{school:N}/{picture:N}";
 

@@ -12,7 +12,7 @@ namespace BoldLadder.School.Words;
 
 /// <summary>
 /// The words as schools see them: the shipped ones under each school's own layer, which is a mask and a handful of
-/// words. Of a school only the newest layer is kept.
+/// words, with the words it has pictures for. Of a school only the newest layer is kept.
 /// </summary>
 public sealed class SchoolLayers(WordData words, WorkCache cache)
 {
@@ -24,7 +24,7 @@ public sealed class SchoolLayers(WordData words, WorkCache cache)
     private SchoolLayer? american;
 
     /// <summary>
-    /// The school's layer: read from the store only when its words changed since it was last asked for.
+    /// The school's layer: read from the store only when its words or pictures changed since it was last asked for.
     /// </summary>
     public async Task<SchoolLayer> Of(StoredSchool school, BoldContext store, CancellationToken stop)
     {
@@ -36,8 +36,17 @@ public sealed class SchoolLayers(WordData words, WorkCache cache)
         if (cache.Find<SchoolLayer>(key, state) is { } known)
             return known;
         var own = (await store.SchoolWords.AsNoTracking().ToListAsync(stop)).ConvertAll(Layer);
-        return cache.Newest(key, state, SchoolLayer.Kilobytes, () => own.Count == 0 ? plain : Over(own, variety));
+        var pictured = await store.OwnPictures.Select(p => p.Word).ToListAsync(stop);
+        return cache.Newest(key, state, SchoolLayer.Kilobytes, () =>
+            Showing(own.Count == 0 ? plain : Over(own, variety), [.. pictured.Where(IsWord)])
+        );
     }
+
+    /// <summary>Of a correspondence it is its phrase that has a picture.</summary>
+    private static bool IsWord(string subject) => !subject.Contains('=', StringComparison.Ordinal);
+
+    private SchoolLayer Showing(SchoolLayer layer, IReadOnlyCollection<string> pictured) =>
+        pictured.Count == 0 ? layer : new(layer.Materials.Showing(pictured), shipped);
 
     private SchoolLayer Over(IReadOnlyCollection<SchoolWord> own, SpellingVariety variety) =>
         new(words.Materials.With(SchoolWords.Over(words.Lexicon, own, variety)), shipped);

@@ -92,6 +92,7 @@ internal static class LessonText
                     )
                 ),
             PictureItem picture => $"[picture of {picture.Word}] {string.Join('/', picture.Options)}",
+            SceneItem scene => $"[{scene.Backdrop}] {string.Join(' ', scene.Things.Select(t => t.Word))}",
             TextItem shown => $"“{shown.Title}”: {string.Join(' ', shown.Sentences.Select(s => s.Text))}"
                 + $" Questions: {string.Join(' ', shown.Questions)}",
             CrosswordItem crossword => string.Join(

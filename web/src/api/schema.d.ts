@@ -1858,7 +1858,7 @@ export interface components {
             setByHand: boolean;
         };
         /** @enum {unknown} */
-        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "spell-tricky" | "tricky-at-speed" | "dictate-sounds" | "earlier-set" | "first-and-rest" | "which-was-said" | "chunk-cards" | "at-the-end" | "where-is-it" | "start-and-end" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "new-chunk" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "three-ways" | "like-lines" | "dictate-name" | "word-then-picture" | "base-then-ending" | "contrast-pairs" | "hunt-words" | "chunk-words" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt" | "phrase-sheet" | "hunt-text" | "unscramble" | "mend-sentence";
+        ActivityKind: "grapheme-cards" | "last-miss" | "sound-to-spellings" | "oral-blending" | "oral-segmenting" | "clues" | "recent-words" | "tricky-so-far" | "spell-tricky" | "tricky-at-speed" | "dictate-sounds" | "earlier-set" | "first-and-rest" | "which-was-said" | "chunk-cards" | "at-the-end" | "where-is-it" | "start-and-end" | "hear-sound" | "new-correspondence" | "where-it-stands" | "mouth-cue" | "memory-phrase" | "formation" | "spot-grapheme" | "set-beside" | "new-tricky-word" | "new-pattern" | "new-suffix" | "new-chunk" | "cut-syllables" | "read-words" | "read-unmarked" | "read-at-speed" | "read-aided-unaided" | "made-up-words" | "word-chain" | "word-lines" | "spell-words" | "missing-grapheme" | "choose-spelling" | "sort-words" | "has-sound" | "find-in-words" | "hunt-page" | "picture-to-word" | "label-picture" | "three-ways" | "like-lines" | "dictate-name" | "word-then-picture" | "base-then-ending" | "contrast-pairs" | "hunt-words" | "chunk-words" | "read-sentence" | "oral-sentence" | "phrase-to-picture" | "dictate-sentence" | "own-sentence" | "read-text" | "crossword" | "fill-gap" | "story-prompt" | "phrase-sheet" | "hunt-text" | "unscramble" | "mend-sentence" | "picture-scene";
         ActivityView: {
             kind: components["schemas"]["ActivityKind"];
             part: components["schemas"]["PartKind"];
@@ -2438,7 +2438,7 @@ export interface components {
             /** Format: date-time */
             expiresAt: string;
         };
-        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"] | components["schemas"]["ItemClueItem"] | components["schemas"]["ItemBesideItem"] | components["schemas"]["ItemSyllablesItem"] | components["schemas"]["ItemLineItem"] | components["schemas"]["ItemChoiceItem"] | components["schemas"]["ItemSortItem"] | components["schemas"]["ItemPictureItem"] | components["schemas"]["ItemTextItem"] | components["schemas"]["ItemCrosswordItem"] | components["schemas"]["ItemMissingWordItem"] | components["schemas"]["ItemPromptItem"] | components["schemas"]["ItemPairItem"] | components["schemas"]["ItemBuildItem"] | components["schemas"]["ItemHuntItem"] | components["schemas"]["ItemScrambleItem"] | components["schemas"]["ItemMendItem"] | components["schemas"]["ItemChunkItem"];
+        Item: components["schemas"]["ItemCardItem"] | components["schemas"]["ItemWordItem"] | components["schemas"]["ItemPatternItem"] | components["schemas"]["ItemSentenceItem"] | components["schemas"]["ItemMadeUpItem"] | components["schemas"]["ItemGapItem"] | components["schemas"]["ItemSpellingsItem"] | components["schemas"]["ItemClueItem"] | components["schemas"]["ItemBesideItem"] | components["schemas"]["ItemSyllablesItem"] | components["schemas"]["ItemLineItem"] | components["schemas"]["ItemChoiceItem"] | components["schemas"]["ItemSortItem"] | components["schemas"]["ItemPictureItem"] | components["schemas"]["ItemTextItem"] | components["schemas"]["ItemCrosswordItem"] | components["schemas"]["ItemMissingWordItem"] | components["schemas"]["ItemPromptItem"] | components["schemas"]["ItemPairItem"] | components["schemas"]["ItemBuildItem"] | components["schemas"]["ItemHuntItem"] | components["schemas"]["ItemScrambleItem"] | components["schemas"]["ItemMendItem"] | components["schemas"]["ItemChunkItem"] | components["schemas"]["ItemSceneItem"];
         ItemBesideItem: {
             /** @enum {string} */
             $type?: "beside";
@@ -2629,6 +2629,15 @@ export interface components {
             code: string;
             words: string[];
             checklist?: null | components["schemas"]["CheckLine"][];
+            id: string;
+            kept: boolean;
+        };
+        ItemSceneItem: {
+            /** @enum {string} */
+            $type?: "scene";
+            backdrop: string;
+            things: components["schemas"]["SceneThing"][];
+            reasons: components["schemas"]["Reason"][];
             id: string;
             kept: boolean;
         };
@@ -3227,6 +3236,7 @@ export interface components {
             phrase: string;
             mouthCue: string;
             formation: string;
+            picture?: null | string;
         };
         PairView: {
             word: string;
@@ -3471,6 +3481,13 @@ export interface components {
             /** Format: int32 */
             sounds: number;
         };
+        SceneThing: {
+            word: string;
+            picture: string;
+            marks: number[];
+            upper: boolean;
+            size: components["schemas"]["ThingSize"];
+        };
         SchoolFile: {
             /** Format: uuid */
             id: string;
@@ -3664,6 +3681,8 @@ export interface components {
             /** Format: date */
             last: string;
         };
+        /** @enum {unknown} */
+        ThingSize: "small" | "medium" | "large";
         Tile: {
             grapheme: string;
             /** Format: int32 */

@@ -13,6 +13,7 @@ import { Formed } from './letters/Formed';
 import { CrosswordShown, GapSentence, PromptShown, ScrambleShown } from './shown/ApplyShown';
 import { FoundWord, HuntShown } from './shown/HuntShown';
 import { OptionsShown } from './shown/OptionsShown';
+import { SceneShown } from './shown/SceneShown';
 import { SentenceShown } from './shown/SentenceShown';
 import { lengthOf, type Shown } from './shown/shown';
 import { SortShown } from './shown/SortShown';
@@ -50,7 +51,12 @@ function ItemOnBoard({ item, ...props }: Shown & { item: Item }) {
       if (activity.kind === 'formation')
         return <Formed key={item.id} letters={item.grapheme} note={item.own?.formation ?? ''} />;
       if (activity.kind === 'mouth-cue' || activity.kind === 'memory-phrase')
-        return <span className="board-sentence">{cueText(item, activity.kind)}</span>;
+        return (
+          <span className="board-stack">
+            <span className="board-sentence">{cueText(item, activity.kind)}</span>
+            {isRevealed && item.own?.picture && <Picture name={item.own.picture} size={320} />}
+          </span>
+        );
       return (
         <span className="board-stack">
           <span className={`board-grapheme lh-1 literacy${item.grapheme.length > 3 ? ' board-longer' : ''}`}>
@@ -200,6 +206,8 @@ function ItemOnBoard({ item, ...props }: Shown & { item: Item }) {
       return <ScrambleShown {...props} item={item} />;
     case 'mend':
       return <span className="board-sentence literacy">{isRevealed ? item.right : item.given}</span>;
+    case 'scene':
+      return <SceneShown {...props} item={item} />;
     case 'clue':
       return null; // only said
     default:

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { shippedFacts } from '../facts/shipped';
 import type { Activity, LessonView, WordItem } from '../lesson/kinds';
-import { canList, revealed, shuffledItems, slidesOf } from './slides';
+import { canList, picturesOf, revealed, shuffledItems, slidesOf } from './slides';
 
 const word = (spelling: string, oral = false): WordItem => ({
   $type: 'word',
@@ -97,6 +97,18 @@ describe('what is hidden at first', () => {
     expect(hidden({ ...gap, marks: [0, 1, 1, 2], gap: 1 })).toEqual({ steps: 1, points: 0, asks: true });
     const spellings = { $type: 'spellings' as const, id: 's', kept: false, sounds: 's', keyWord: 'sock' };
     expect(hidden({ ...spellings, graphemes: ['s', 'ss'], correspondences: ['s=s', 'ss=s'] }).steps).toBe(2);
+  });
+  it('is each word of a scene, and the picture of a phrase that has one', () => {
+    const thing = { picture: '1F431', marks: [0, 1, 2], upper: false, size: 'small' as const };
+    const things = ['cat', 'sun', 'dog'].map((name) => ({ ...thing, word: name }));
+    const scene = { $type: 'scene' as const, id: 's', kept: false, backdrop: 'backdrop-pond', things, reasons: [] };
+    expect(hidden(scene, 'picture-scene')).toEqual({ steps: 3, points: 0, asks: true });
+    const card = { $type: 'card' as const, own: { phrase: 'chop the chips', picture: null } };
+    expect(hidden(card as never, 'memory-phrase').asks).toBe(false);
+    const pictured = { ...card, own: { ...card.own, picture: '1F35F' } };
+    expect(hidden(pictured as never, 'memory-phrase')).toEqual({ steps: 1, points: 0, asks: true });
+    const all = { parts: [{ activities: [{ items: [scene, pictured, { ...scene, backdrop: '' }] }] }] };
+    expect(picturesOf(all as never)).toEqual(['backdrop-pond', '1F431', '1F35F']);
   });
   it('is nothing on the slide that names an activity, and the word on how a pattern is built', () => {
     expect(hidden(null)).toEqual({ steps: 0, points: 0, asks: false });

@@ -62,16 +62,18 @@ export const canList = (activity: Activity) =>
 /** The pictures of a lesson, each once. */
 export function picturesOf(lesson: LessonView['lesson']): string[] {
   const items = lesson.parts.flatMap((p) => p.activities.flatMap((a) => a.items));
-  return [
-    ...new Set(
-      items.flatMap((i) => {
-        if (i.$type === 'picture') return [i.picture];
-        if (i.$type === 'word') return i.picture ? [i.picture] : [];
-        if (i.$type === 'crossword') return i.lines.flatMap((l) => (l.picture ? [l.picture] : []));
-        return i.$type === 'sentence' ? (i.pictures ?? []) : [];
-      }),
-    ),
-  ];
+  const named = new Set(
+    items.flatMap((i) => {
+      if (i.$type === 'picture') return [i.picture];
+      if (i.$type === 'scene') return [i.backdrop, ...i.things.map((t) => t.picture)];
+      if (i.$type === 'card') return i.own?.picture ? [i.own.picture] : [];
+      if (i.$type === 'word') return i.picture ? [i.picture] : [];
+      if (i.$type === 'crossword') return i.lines.flatMap((l) => (l.picture ? [l.picture] : []));
+      return i.$type === 'sentence' ? (i.pictures ?? []) : [];
+    }),
+  );
+  // One of the school's own that is gone has no name.
+  return [...named].filter(Boolean);
 }
 
 /** The items of an activity in another order, by their ids; the first is another one where it can be. */

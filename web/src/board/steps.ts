@@ -43,7 +43,9 @@ export function stepsOf(item: Item, activity: Activity, at: number, facts: Facts
   if (!item.$type || !itemFacts(facts, item.$type).reveals) return 0;
   switch (item.$type) {
     case 'card':
-      return kind === 'formation' || kind === 'mouth-cue' || kind === 'memory-phrase' ? 0 : 1;
+      // The picture of a phrase comes after it.
+      if (kind === 'memory-phrase') return item.own?.picture ? 1 : 0;
+      return kind === 'formation' || kind === 'mouth-cue' ? 0 : 1;
     case 'word':
       // The number of boxes, each of them filled, the ticks; where there is a picture, it is the last.
       if (isWritten(kind)) return boxCount(item) + 2;
@@ -53,6 +55,8 @@ export function stepsOf(item: Item, activity: Activity, at: number, facts: Facts
       return isWritten(kind) ? boxCount(item) + 2 : 1;
     case 'spellings':
       return item.graphemes.length;
+    case 'scene':
+      return item.things.length;
     default:
       return 1;
   }
@@ -84,6 +88,7 @@ export function pointsOf(item: Item, { kind }: Activity): number {
 export function isMet(item: Item, activity: Activity, at: number): boolean {
   switch (item.$type) {
     case 'card':
+      return activity.kind !== 'memory-phrase';
     case 'crossword':
     case 'hunt':
     case 'chunk':

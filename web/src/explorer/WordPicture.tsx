@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useId, useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answered, client, type Schemas } from '../api/client';
 import { Picture } from '../lesson/Picture';
@@ -11,8 +11,14 @@ import { text } from '../text/text';
 import { picturesQuery } from './queries';
 import { smallPicture } from './smallPicture';
 
-/** The school's own picture for a word: a lead brings one, with a line on whose it is. */
+/**
+ * The school's own picture for a word, or for the memory phrase of a correspondence: a lead brings one, with a line on
+ * whose it is.
+ */
 export function WordPicture({ word }: { word: string }) {
+  const isPhrase = word.includes('=');
+  const title = text(isPhrase ? 'picture.ofPhrase' : 'picture.own');
+  const id = useId();
   const { school } = useSchool();
   const queries = useQueryClient();
   const pictures = useQuery(picturesQuery(school.id));
@@ -51,11 +57,11 @@ export function WordPicture({ word }: { word: string }) {
     if (file) keep.mutate(file);
   };
   return (
-    <section aria-label={text('picture.own')}>
-      <h3>{text('picture.own')}</h3>
+    <section aria-label={title}>
+      {!isPhrase && <h3>{title}</h3>}
       {own && (
         <p className="d-flex align-items-center gap-3">
-          <Picture name={own.picture} word={word} size={96} />
+          <Picture name={own.picture} word={word.split('=')[0]!} size={96} />
           <span className="quiet">{own.licence}</span>
           {leads && (
             <Button size="sm" variant="outline-secondary" onClick={() => remove.mutate(own.id)}>
@@ -67,13 +73,13 @@ export function WordPicture({ word }: { word: string }) {
       {leads && (
         <Form onSubmit={submit}>
           <FileChoice
-            id="own-picture"
+            id={`${id}-file`}
             label={text(own ? 'picture.another' : 'picture.file')}
             accept="image/png,image/jpeg,image/webp,image/svg+xml"
             help={text('picture.help')}
             onFile={setFile}
           />
-          <Form.Group controlId="picture-licence" className="mb-2">
+          <Form.Group controlId={`${id}-licence`} className="mb-2">
             <Form.Label>{text('picture.licence')}</Form.Label>
             <Form.Control maxLength={160} value={licence} onChange={(e) => setLicence(e.target.value)} />
           </Form.Group>

@@ -6,6 +6,7 @@ import { nowStale } from '../api/stale';
 import { useSchool } from '../session/session';
 import { SaveProblem } from '../shell/SaveProblem';
 import { text, textOf } from '../text/text';
+import { WordPicture } from '../explorer/WordPicture';
 import { notesQuery } from './queries';
 
 type Note = Schemas['Note'];
@@ -57,6 +58,12 @@ export function RungNotes({ subject, label }: { subject: string; label: string }
           >
             {text(filled.length > 0 ? 'notes.change' : 'notes.add', { label })}
           </Button>
+        )}
+        {kept.phrase !== '' && subject.includes('=') && (
+          <details className="mb-2">
+            <summary className="small">{text('picture.ofPhrase')}</summary>
+            <WordPicture word={subject} />
+          </details>
         )}
       </div>
     );

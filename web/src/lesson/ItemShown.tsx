@@ -28,7 +28,12 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
   switch (item.$type) {
     case 'card':
       if (kind === 'mouth-cue' || kind === 'memory-phrase')
-        return <p className="cue m-0 w-100">{cueText(item, kind)}</p>;
+        return (
+          <p className="cue m-0 w-100">
+            {cueText(item, kind)}{' '}
+            {kind === 'memory-phrase' && item.own?.picture && <Picture name={item.own.picture} size={44} />}
+          </p>
+        );
       if (kind === 'formation' && item.own?.formation)
         return (
           <p className="cue m-0 w-100">
@@ -169,6 +174,17 @@ export function ItemShown({ item, kind, broken = false, print = false }: Props) 
         <span className={`picture-item d-grid rounded gap-1 fs-5${broken ? ' broken' : ''}`}>
           <Picture name={item.picture} word={item.word} size={print ? 72 : 44} />
           <span className="literacy">{item.options.length > 0 ? item.options.join(' · ') : item.word}</span>
+        </span>
+      );
+    case 'scene':
+      return (
+        <span className={`d-flex flex-wrap gap-2${broken ? ' broken' : ''}`}>
+          {item.things.map((thing) => (
+            <span key={thing.word} className="picture-item d-grid rounded gap-1 fs-5">
+              <Picture name={thing.picture} word={thing.word} size={print ? 72 : 44} />
+              <span className="literacy">{thing.word}</span>
+            </span>
+          ))}
         </span>
       );
     case 'text': {

@@ -16,6 +16,7 @@ export type PatternItem = Schemas['ItemPatternItem'];
 export type PatternModel = Schemas['PatternModel'];
 export type PairItem = Schemas['ItemPairItem'];
 export type HuntItem = Schemas['ItemHuntItem'];
+export type SceneItem = Schemas['ItemSceneItem'];
 export type SentenceItem = Schemas['ItemSentenceItem'];
 export type GapItem = Schemas['ItemGapItem'];
 export type SpellingsItem = Schemas['ItemSpellingsItem'];

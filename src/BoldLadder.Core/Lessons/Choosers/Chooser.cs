@@ -25,6 +25,7 @@ public sealed record Chooser(ActivityKind Kind, Func<LessonWork, string, int, IE
             .Concat(ContrastChoosers.All)
             .Concat(OrderChoosers.All)
             .Concat(ChunkChoosers.All)
+            .Concat(SceneChooser.All)
             .ToFrozenDictionary(c => c.Kind);
 
     /// <summary>An activity of the kind; null when there is too little to choose from.</summary>

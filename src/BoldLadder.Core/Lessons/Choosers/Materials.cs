@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using System.Collections.Immutable;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Texts.Making;
 using BoldLadder.Core.Words;
@@ -8,7 +9,7 @@ namespace BoldLadder.Core.Lessons.Choosers;
 /// <summary>
 /// What lessons are filled from: words, sentences, texts, meanings, and the words that have a picture.
 /// </summary>
-/// <param name="Pictures">Word → name of its picture in data/pictures.</param>
+/// <param name="Pictures">Word → name of its picture in data/pictures, or of the school's own.</param>
 public sealed record Materials(
     Lexicon Lexicon,
     SentenceBank Sentences,
@@ -28,6 +29,9 @@ public sealed record Materials(
 
     /// <summary>Sentences with a gap and the words to choose from.</summary>
     public GapBank Gaps { get; init; } = GapBank.Empty;
+
+    /// <summary>Places with things in them that have a picture.</summary>
+    public ImmutableArray<Scene> Scenes { get; init; } = [];
 
     /// <summary>The materials of a data folder.</summary>
     /// <param name="linesOf">The lines of a file of the folder, by its path in it: sentences/bank.txt.</param>
@@ -49,7 +53,20 @@ public sealed record Materials(
                 .ToFrozenDictionary(r => r[0], r => r[1], StringComparer.Ordinal),
             Gaps = new GapBank(linesOf("sentences/gaps.txt"), lexicon),
             Maker = new SentenceMaker(linesOf("sentences/maker.txt"), lexicon),
+            Scenes = Scene.Read(linesOf("pictures/scenes.tsv")),
         };
+
+    /// <summary>The same with a school's own pictures for some words, in the place of ours.</summary>
+    public Materials Showing(IReadOnlyCollection<string> words) =>
+        words.Count == 0
+            ? this
+            : this with
+            {
+                Pictures = Pictures
+                    .Where(p => !words.Contains(p.Key))
+                    .Concat(words.Select(w => KeyValuePair.Create(w, OwnPictures.NameOf(w))))
+                    .ToFrozenDictionary(StringComparer.Ordinal),
+            };
 
     /// <summary>The same with other words, in sentences and texts too: a school's own layer.</summary>
     public Materials With(Lexicon lexicon) =>

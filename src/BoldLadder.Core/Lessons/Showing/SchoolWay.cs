@@ -14,8 +14,9 @@ namespace BoldLadder.Core.Lessons.Showing;
 /// </summary>
 /// <param name="notes">By reference notation.</param>
 /// <param name="words">The school's words, in which what is hunted is looked for in its accent.</param>
-/// <param name="pictures">Word → its picture.</param>
-/// <param name="own">Word → the school's own picture, which goes before any other.</param>
+/// <param name="pictures">Shipped pictures: word → name.</param>
+/// <param name="own">Word, or correspondence whose phrase it shows → the school's own picture, which goes before any
+/// other.</param>
 public sealed class SchoolWay(
     HouseStyle style,
     IReadOnlyDictionary<string, OwnWay> notes,
@@ -81,13 +82,18 @@ public sealed class SchoolWay(
                 Cards = [.. beside.Cards.Select(c => c with { KeyWord = KeyWord(c.Correspondence) ?? c.KeyWord })],
             },
             WordItem { Oral: false } word => Over(word, kind),
-            PictureItem picture => picture with { Picture = own.GetValueOrDefault(picture.Word) ?? picture.Picture },
+            PictureItem picture => picture with { Picture = Picture(picture.Word) ?? Stored(picture.Picture) },
+            SceneItem scene => scene with
+            {
+                Things = [.. scene.Things.Select(t => t with { Picture = Picture(t.Word) ?? Stored(t.Picture) })],
+            },
+            SentenceItem { Pictures: { } choice } sentence => sentence with { Pictures = [.. choice.Select(Stored)] },
             CrosswordItem crossword => crossword with
             {
                 Lines =
                 [
                     .. crossword.Lines.Select(l =>
-                        l.Picture is null ? l : l with { Picture = own.GetValueOrDefault(l.Word) ?? l.Picture }
+                        l.Picture is null ? l : l with { Picture = Picture(l.Word) ?? Stored(l.Picture) }
                     ),
                 ],
             },
@@ -119,6 +125,28 @@ public sealed class SchoolWay(
         };
     }
 
+    /// <summary>What shows a word; null where nothing is sure.</summary>
+    private string? Picture(string word) => own.GetValueOrDefault(word) ?? pictures.GetValueOrDefault(word);
+
+    /// <summary>
+    /// A picture by the name that a stored lesson has for it; nothing where it was the school's own and is gone.
+    /// </summary>
+    private string Stored(string name) => OwnPictures.WordOf(name) is { } word ? own.GetValueOrDefault(word, "") : name;
+
+    /// <summary>
+    /// The way with the picture of its phrase: one that was made for it, or of the first of its words that has one.
+    /// </summary>
+    private OwnWay? WithPicture(string notation) =>
+        notes.GetValueOrDefault(notation) is not { } way ? null
+        : way.Phrase.Length == 0 ? way
+        : way with
+        {
+            Picture = own.GetValueOrDefault(notation)
+                ?? way.Phrase.Split(' ')
+                    .Select(w => Picture(w.Trim('.', ',', '!', '?').ToLowerInvariant()))
+                    .FirstOrDefault(p => p is not null),
+        };
+
     private string? KeyWord(string notation) =>
         notes.GetValueOrDefault(notation) is { KeyWord.Length: > 0 } own ? own.KeyWord : null;
 
@@ -128,7 +156,7 @@ public sealed class SchoolWay(
         var own = KeyWord(card.Correspondence);
         return card with
         {
-            Own = notes.GetValueOrDefault(card.Correspondence),
+            Own = WithPicture(card.Correspondence),
             KeyWord = own ?? card.KeyWord,
             Example = own is null ? card.Example : null,
             Also = card.Also is { } also
@@ -154,9 +182,7 @@ public sealed class SchoolWay(
         return word with
         {
             Chunks = found.IsEmpty ? null : found,
-            Picture = Pictured.Contains(kind)
-                ? own.GetValueOrDefault(word.Word) ?? pictures.GetValueOrDefault(word.Word)
-                : null,
+            Picture = Pictured.Contains(kind) ? Picture(word.Word) : null,
             Blend = kind == ActivityKind.ReadWords ? BlendingSteps.Of(word.Word, parts, style.Blending) : null,
         };
     }
