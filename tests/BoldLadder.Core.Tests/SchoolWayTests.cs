@@ -110,7 +110,7 @@ public class SchoolWayTests
     }
 
     [Fact]
-    public void A_picture_of_the_schools_own_is_named_by_its_word_in_stored_lessons_and_leaves_its_place_when_it_is_gone()
+    public void A_picture_of_the_schools_own_is_named_by_its_word_and_leaves_its_place_when_it_is_gone()
     {
         var sentence = new SentenceItem("s", false, "A sun.", [], [], Pictures: ["own:sun", "own:lamp", "1F431"]);
         Assert.Equal(

@@ -131,7 +131,7 @@ public sealed class OwnPictureTests : IAsyncLifetime
     }
 
     [Fact]
-    public async Task A_word_with_a_picture_of_the_schools_own_is_planned_with_it_gathered_with_it_and_without_it_when_it_goes()
+    public async Task A_word_with_a_picture_of_the_schools_own_is_planned_and_gathered_with_it_until_it_goes()
     {
         var lesson = await lead.Open(school.Otters, TestSchool.Today);
         var read = lesson.Lesson.Find("practise-read")!.Items.OfType<WordItem>().Select(w => w.Word).ToList();
