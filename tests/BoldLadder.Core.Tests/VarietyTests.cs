@@ -398,6 +398,38 @@ public class VarietyTests
                     .Select(right => string.Join(' ', right))
         );
 
+    /// <summary>What is written is said in a sentence; the few words without one are known as they are.</summary>
+    [Fact]
+    public void Nearly_every_word_that_is_written_comes_with_a_sentence_to_say_or_a_meaning()
+    {
+        var written = PlannedYears
+            .All.SelectMany(PlannedYears.Of)
+            .SelectMany(l => Of(l.Lesson, ActivityKind.SpellWords, ActivityKind.SpellTricky))
+            .SelectMany(a => a.Items.OfType<WordItem>())
+            .ToList();
+        var bare = written.Where(w => w.Sentence is null && w.Meaning is null).ToList();
+        Assert.True(
+            bare.Count * 50 < written.Count,
+            $"{bare.Count} of {written.Count}: {string.Join(' ', bare.Select(w => w.Word).Distinct())}"
+        );
+    }
+
+    [Fact]
+    public void No_picture_that_is_wrong_shows_a_thing_that_the_phrase_names() =>
+        PlannedYears.Keep(
+            (request, lesson) =>
+                Of(lesson, ActivityKind.PhraseSheet, ActivityKind.PhraseToPicture)
+                    .SelectMany(a => a.Items.Cast<SentenceItem>())
+                    .Where(i =>
+                        ReadByChildren
+                            .Words(i)
+                            .SelectMany(w => new[] { w, Given.Lexicon.Find(w)?.Suffix?.Base ?? w })
+                            .Select(w => request.Materials.Pictures.GetValueOrDefault(w))
+                            .Any(p => i.Pictures!.Value[1..].Contains(p!))
+                    )
+                    .Select(i => i.Text)
+        );
+
     [Fact]
     public void Some_words_have_the_sound_and_some_not_and_no_letters_mislead() =>
         PlannedYears.Keep(

@@ -30,7 +30,7 @@ public sealed class TransferTests : IAsyncLifetime
     private static async Task<JobView> Ended(TestClient who, Guid at, HttpResponseMessage started)
     {
         var id = (await TestClient.Read<JobView>(started)).Id;
-        for (var i = 0; i < 600; i++)
+        for (var i = 0; i < 3000; i++)
         {
             var job = (await who.Get<List<JobView>>($"/api/schools/{at}/jobs")).Single(j => j.Id == id);
             if (job.EndedAt is not null)

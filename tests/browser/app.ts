@@ -42,6 +42,15 @@ export const freePort = () =>
     });
   });
 
+/** All that stands on the board is told from its ground from afar: 7 to 1 (WCAG 2.2, 1.4.6). */
+export async function expectContrast(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .include('.board')
+    .options({ runOnly: ['color-contrast-enhanced'] })
+    .analyze();
+  expect(violations.flatMap((v) => v.nodes.map((n) => `${n.html} ${n.failureSummary}`))).toEqual([]);
+}
+
 /** Nothing serious that axe finds on the page as it stands. */
 export async function expectAccessible(page: Page) {
   // From its top: what happens to lie half under a bar that stays counts as a small target.
@@ -117,6 +126,10 @@ export async function expectReadable(page: Page) {
       if (size < least && !element.closest('.board-tick, .board-more'))
         found.push(`${what} is ${size.toFixed(0)} px, not ${least.toFixed(0)}`);
       const box = element.getBoundingClientRect();
+      if (element.closest('button')) {
+        const target = element.closest('button')!.getBoundingClientRect();
+        if (target.width < 47.5 || target.height < 47.5) found.push(`${what} is too small to touch`);
+      }
       if (box.left < -1 || box.top < -1 || box.right > window.innerWidth + 1 || box.bottom > window.innerHeight + 1)
         found.push(`${what} runs out of the screen`);
     }

@@ -1,5 +1,14 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, expectAccessible, expectReadable, openLesson, openTeacher, signIn, test } from './app.js';
+import {
+  expect,
+  expectAccessible,
+  expectContrast,
+  expectReadable,
+  openLesson,
+  openTeacher,
+  signIn,
+  test,
+} from './app.js';
 
 test('the class’s window and the teacher’s follow each other, and come back to the same place', async ({
   page,
@@ -176,6 +185,7 @@ async function teachToTheEnd(page: Page, context: BrowserContext) {
   let steps = 0;
   for (; steps < 400 && !(await board.locator('.board-end').isVisible()); steps++) {
     await expectReadable(page);
+    if (steps % 5 === 0) await expectContrast(page);
     if (steps % 7 === 0) {
       const before = await board.innerHTML();
       await teacher.getByRole('button', { name: 'On', exact: true }).click();
@@ -191,13 +201,20 @@ async function teachToTheEnd(page: Page, context: BrowserContext) {
   await page.keyboard.press('Escape');
 }
 
-for (const [day, group, size] of [
-  ['a review day', 'Badgers', { width: 1024, height: 768 }],
-  ['a day with something new', 'Kestrels', { width: 3840, height: 2160 }],
+for (const [day, group, room, size] of [
+  ['a review day', 'Badgers', 'dark', { width: 1024, height: 768 }],
+  ['a day with something new', 'Kestrels', 'bright', { width: 3840, height: 2160 }],
 ] as const) {
-  test(`both windows through ${day}, readable from the back at ${size.width} pixels`, async ({ page, context }) => {
+  test(`both windows through ${day} in a ${room} room, readable from the back at ${size.width} pixels`, async ({
+    page,
+    context,
+  }) => {
     test.slow();
     await signIn(page);
+    await page.evaluate(
+      (isDark) => localStorage.setItem('bold.board', JSON.stringify({ isLeft: isDark, isDark })),
+      room === 'dark',
+    );
     await openLesson(page, group);
     if (day === 'a review day') {
       while (!(await page.getByRole('heading', { level: 1 }).innerText()).includes('Friday')) {

@@ -4,15 +4,17 @@ using System.Text.Json.Serialization;
 namespace BoldLadder.Core.Lessons;
 
 /// <summary>A caption or sentence with its words in order; punctuation stays on them.</summary>
-/// <param name="Pictures">Pictures to choose from, the one that fits first as stored; null where there are
-/// none.</param>
+/// <param name="Pictures">Pictures to choose from, the one that fits first as stored, mixed when the lesson is shown;
+/// null where there are none.</param>
+/// <param name="Fits">The place of the one that fits, laid over when the lesson is shown; never stored.</param>
 public sealed record SentenceItem(
     string Id,
     bool Kept,
     string Text,
     ImmutableArray<SentenceWord> Words,
     ImmutableArray<Reason> Reasons,
-    ImmutableArray<string>? Pictures = null
+    ImmutableArray<string>? Pictures = null,
+    int? Fits = null
 ) : Item(Id, Kept), IExplained;
 
 /// <param name="Status">decodable or tricky; told for a word of a teacher's own sentence that the adult reads.</param>

@@ -2657,6 +2657,8 @@ export interface components {
             words: components["schemas"]["SentenceWord"][];
             reasons: components["schemas"]["Reason"][];
             pictures?: null | string[];
+            /** Format: int32 */
+            fits?: null | number;
             id: string;
             kept: boolean;
         };
@@ -3527,6 +3529,8 @@ export interface components {
             words: unknown;
             reasons: unknown;
             pictures?: unknown;
+            /** Format: int32 */
+            fits?: null | number;
             id: string;
             kept: boolean;
         };

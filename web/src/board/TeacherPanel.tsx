@@ -1,8 +1,10 @@
 import { Button, Form } from 'react-bootstrap';
 import { ActivityOptions } from '../lesson/ActivityOptions';
-import { ItemShown } from '../lesson/ItemShown';
-import { cardsOf, type Activity } from '../lesson/kinds';
+import { AdultItem } from '../lesson/AdultItem';
+import type { Activity } from '../lesson/kinds';
+import { LevelsLine } from '../lesson/LevelsLine';
 import { sayText } from '../lesson/said';
+import { wobblesOf } from '../lesson/wobbles';
 import { text, textOf } from '../text/text';
 import { ApplyNudge, StepButtons, TimeLine } from './TeacherParts';
 import type { BoardHere } from './useBoard';
@@ -21,7 +23,7 @@ export function TeacherPanel({ board, minutes, onClose }: Props) {
   const next = slides[state.at + 1];
   const activities = lesson.parts.flatMap((p) => p.activities);
   const place = slide ? activities.findIndex((a) => a.id === slide.activity.id) : activities.length;
-  const cards = slide ? wobbling(slide.activity) : [];
+  const wobbles = slide ? wobblesOf(slide.activity, slide.item) : [];
   const jump = (activityId: string) =>
     happen({ is: 'went', to: slides.findIndex((s) => s.activity.id === activityId), now: Date.now() });
   return (
@@ -31,14 +33,25 @@ export function TeacherPanel({ board, minutes, onClose }: Props) {
       {slide && <p className="m-0 fs-5">{sayText(slide.activity)}</p>}
       {slide?.item && (
         <section aria-label={text('teacher.now')} className="panel teacher-now">
-          <ItemShown item={slide.item} kind={slide.activity.kind} print />
+          <AdultItem item={slide.item} activity={slide.activity} />
         </section>
       )}
+      {slide && !slide.item && (
+        // What it holds: words to say and answers to listen for have no print of their own on the board.
+        <section aria-label={text('teacher.holds')} className="teacher-holds">
+          {slide.activity.items.map((item) => (
+            <AdultItem key={item.id} item={item} activity={slide.activity} />
+          ))}
+        </section>
+      )}
+      {slide && (slide.activity.levels || slide.activity.kind === 'read-words') && (
+        <LevelsLine activity={slide.activity} />
+      )}
       <StepButtons board={board} />
-      {cards.length > 0 && (
+      {wobbles.length > 0 && (
         <section aria-label={text('teacher.wobbled')}>
           <p className="quiet mb-1">{text('teacher.wobbled')}</p>
-          {cards.map((c) => (
+          {wobbles.map((c) => (
             <Button
               key={c.correspondence}
               variant={state.wobbled.includes(c.correspondence) ? 'primary' : 'outline-secondary'}
@@ -65,18 +78,16 @@ export function TeacherPanel({ board, minutes, onClose }: Props) {
           </Button>
         )}
         <p className="m-0 quiet">
-          {next && text('teacher.next', { what: nextText(next.item !== null, next.activity) })}
-          {place < activities.length && ` · ${place + 1}/${activities.length}`}
+          {[
+            next && text('teacher.next', { what: nextText(next.item !== null, next.activity) }),
+            place < activities.length && `${place + 1}/${activities.length}`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </p>
       </div>
     </div>
   );
-}
-
-/** Cards of what an activity shows, each correspondence once: what may wobble in it. */
-function wobbling(activity: Activity) {
-  const cards = cardsOf(activity.items);
-  return cards.filter((c, i) => cards.findIndex((o) => o.correspondence === c.correspondence) === i);
 }
 
 const nextText = (isItem: boolean, activity: Activity) =>

@@ -1,5 +1,5 @@
 import { itemFacts, type Facts } from '../facts/facts';
-import type { Activity, ActivityKind, Item, SentenceItem, WordItem, MadeUpItem, TextItem } from '../lesson/kinds';
+import type { Activity, ActivityKind, Item, WordItem, MadeUpItem, TextItem } from '../lesson/kinds';
 import { trickyWay } from '../text/text';
 import { isHuntedText, pagesOf } from './shown/pages';
 import { runsOf } from '../words/spelling';
@@ -37,7 +37,9 @@ export const byHeart = (item: WordItem) => item.tricky.length > 0 && trickyWay()
 /** How often something more of an item is revealed, until all is. */
 export function stepsOf(item: Item, activity: Activity, at: number, facts: Facts): number {
   const { kind } = activity;
-  if (item.$type === 'sentence') return kind === 'dictate-sentence' || item.pictures || isHunted(item.words) ? 1 : 0;
+  // The pictures to choose from, then which of them fits.
+  if (item.$type === 'sentence' && item.pictures) return 2;
+  if (item.$type === 'sentence') return kind === 'dictate-sentence' || isHunted(item.words) ? 1 : 0;
   // Of a text its further pages; where it is hunted through, what was found on each.
   if (item.$type === 'text') return pagesOf(item as TextItem).length * (isHuntedText(item as TextItem) ? 2 : 1) - 1;
   if (!item.$type || !itemFacts(facts, item.$type).reveals) return 0;
@@ -62,7 +64,7 @@ export function stepsOf(item: Item, activity: Activity, at: number, facts: Facts
   }
 }
 
-const isHunted = (words: SentenceItem['words']) => words.some((w) => w.hunt?.some((p) => p.isTarget));
+const isHunted = (words: readonly Pick<WordItem, 'hunt'>[]) => words.some((w) => w.hunt?.some((p) => p.isTarget));
 
 /** How far the pointer goes on an item. */
 export function pointsOf(item: Item, { kind }: Activity): number {
@@ -84,22 +86,22 @@ export function pointsOf(item: Item, { kind }: Activity): number {
   }
 }
 
-/** True for what stands there to be read: what it hides helps, and going on leaves it hidden. */
+/**
+ * True for what stands there to be read: what it hides helps, and going on leaves it hidden. What is hunted, sorted or
+ * solved is shown before the lesson goes on.
+ */
 export function isMet(item: Item, activity: Activity, at: number): boolean {
   switch (item.$type) {
     case 'card':
       return activity.kind !== 'memory-phrase';
-    case 'crossword':
-    case 'hunt':
     case 'chunk':
-    case 'sort':
       return true;
     case 'word':
-      return !isWritten(activity.kind) && !isChained(activity, at);
+      return !isWritten(activity.kind) && !isChained(activity, at) && !isHunted([item]);
     case 'made-up':
       return !isWritten(activity.kind);
     case 'sentence':
-      return activity.kind !== 'dictate-sentence' && !item.pictures;
+      return activity.kind !== 'dictate-sentence' && !item.pictures && !isHunted(item.words);
     default:
       return false;
   }

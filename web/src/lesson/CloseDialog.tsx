@@ -10,22 +10,13 @@ import { Dialog } from '../shell/Dialog';
 import { dayText, labelText, text, textOf } from '../text/text';
 import { ActivityOptions } from './ActivityOptions';
 import { type useLessonChanges } from './useLessonChanges';
-import { cardsOf, minutesOf, type Activity, type Closing, type LessonView } from './kinds';
+import { minutesOf, type Activity, type Closing, type LessonView } from './kinds';
+import { wobblesIn } from './wobbles';
 
 interface Props {
   view: LessonView;
   close: ReturnType<typeof useLessonChanges>['close'];
   onHide: () => void;
-}
-
-/** The cards of a lesson, each correspondence once, what is new first. */
-function shownIn(view: LessonView) {
-  const cards = view.lesson.parts.flatMap((p) => p.activities.flatMap((a) => cardsOf(a.items)));
-  const once = cards.filter((c, i) => cards.findIndex((o) => o.correspondence === c.correspondence) === i);
-  return once.sort(
-    (a, b) =>
-      Number(view.lesson.target.includes(b.correspondence)) - Number(view.lesson.target.includes(a.correspondence)),
-  );
 }
 
 /** As long as the server keeps a note. */
@@ -150,7 +141,7 @@ export function CloseDialog({ view, close, onHide }: Props) {
           <legend className="fs-6">
             {text('close.wobbled')} <span className="quiet">{text('close.wobbledHelp')}</span>
           </legend>
-          {shownIn(view).map((card) => (
+          {wobblesIn(view.lesson, taught?.wobbled ?? []).map((card) => (
             <button
               key={card.correspondence}
               type="button"

@@ -313,8 +313,10 @@ function SentenceShown({ item, broken, print }: { item: SentenceItem; broken: bo
       </span>
       {item.pictures && (
         <span className={print ? 'd-flex gap-2 mt-2' : 'ms-2'}>
-          {item.pictures.map((p) => (
-            <Picture key={p} name={p} size={print ? 48 : 32} />
+          {item.pictures.map((p, i) => (
+            <span key={p} className={!print && i === item.fits ? 'picture-fits rounded' : undefined}>
+              <Picture name={p} size={print ? 48 : 32} />
+            </span>
           ))}
         </span>
       )}

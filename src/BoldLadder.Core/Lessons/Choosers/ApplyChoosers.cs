@@ -86,13 +86,16 @@ internal static class ApplyChoosers
                 .FirstOrDefault(w => IsShown(w) && !shown.Contains(pictures[w.Spelling]));
             if (right is null || shown.Count == count)
                 continue;
-            var named = sentence.Tokens.Select(t => t.Word.Spelling).ToHashSet();
+            // Nothing else that it names fits as well: a pup looks like a dog.
+            var named = sentence
+                .Tokens.SelectMany(t => new[] { t.Word.Spelling, t.Word.Suffix?.Base ?? t.Word.Spelling })
+                .Select(w => pictures.GetValueOrDefault(w))
+                .ToHashSet();
             var others = work.Stream($"{id}:{sentence.Text}")
-                .Shuffle(pictured.Where(w => !named.Contains(w.Spelling)))
+                .Shuffle(pictured.Where(w => !named.Contains(pictures[w.Spelling])))
                 .OrderByDescending(w => w.Required[0] == right.Required[0])
                 .ThenByDescending(work.IsOwn)
                 .Select(w => pictures[w.Spelling])
-                .Where(p => p != pictures[right.Spelling])
                 .Distinct()
                 .Take(2)
                 .ToList();

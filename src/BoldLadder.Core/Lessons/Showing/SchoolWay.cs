@@ -1,6 +1,7 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Accents;
+using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Words;
@@ -87,7 +88,7 @@ public sealed class SchoolWay(
             {
                 Things = [.. scene.Things.Select(t => t with { Picture = Picture(t.Word) ?? Stored(t.Picture) })],
             },
-            SentenceItem { Pictures: { } choice } sentence => sentence with { Pictures = [.. choice.Select(Stored)] },
+            SentenceItem { Pictures: { } choice } sentence => Mixed(sentence, choice),
             CrosswordItem crossword => crossword with
             {
                 Lines =
@@ -132,6 +133,15 @@ public sealed class SchoolWay(
     /// A picture by the name that a stored lesson has for it; nothing where it was the school's own and is gone.
     /// </summary>
     private string Stored(string name) => OwnPictures.WordOf(name) is { } word ? own.GetValueOrDefault(word, "") : name;
+
+    /// <summary>
+    /// The pictures of a sentence in an order that tells nothing of which fits; the same whenever it is shown.
+    /// </summary>
+    private SentenceItem Mixed(SentenceItem sentence, ImmutableArray<string> choice)
+    {
+        var order = Seeded.For(0, sentence.Id).Shuffle(Enumerable.Range(0, choice.Length));
+        return sentence with { Pictures = [.. order.Select(i => Stored(choice[i]))], Fits = order.IndexOf(0) };
+    }
 
     /// <summary>
     /// The way with the picture of its phrase: one that was made for it, or of the first of its words that has one.

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { text } from '../../text/text';
 
 interface Props {
@@ -6,10 +7,12 @@ interface Props {
   isRevealed: boolean;
   put: readonly string[];
   onPut: (what: readonly string[]) => void;
+  /** What stands for an option; itself where nothing else does. */
+  draw?: (option: string) => ReactNode;
 }
 
 /** Things to choose from: the right one is framed once it is touched or revealed, a wrong one steps back. */
-export function OptionsShown({ options, answer, isRevealed, put, onPut }: Props) {
+export function OptionsShown({ options, answer, isRevealed, put, onPut, draw = (option) => option }: Props) {
   return (
     <span className="board-choose d-flex flex-wrap justify-content-center literacy board-options">
       {options.map((option) => {
@@ -24,7 +27,7 @@ export function OptionsShown({ options, answer, isRevealed, put, onPut }: Props)
             aria-pressed={isTried}
             onClick={() => onPut(isTried ? put.filter((p) => p !== option) : [...put, option])}
           >
-            {option}
+            {draw(option)}
             {isTried && <span className="visually-hidden">{text(isRight ? 'board.right' : 'board.notThis')}</span>}
           </button>
         );

@@ -1,6 +1,7 @@
 import type { SentenceItem } from '../../lesson/kinds';
 import { Picture } from '../../lesson/Picture';
 import { HuntedText } from './HuntShown';
+import { OptionsShown } from './OptionsShown';
 import type { Shown } from './shown';
 
 /** A sentence: as a whole, word by word behind the pointer, with gaps while it is dictated, its pictures after it. */
@@ -40,10 +41,15 @@ export function SentenceShown({ item, slide, step, pointer, put, onPut }: Shown 
         ))}
       </span>
       {item.pictures && step > 0 && (
-        <span className="board-pictures d-flex">
-          {item.pictures.map((p) => (
-            <Picture key={p} name={p} size={220} />
-          ))}
+        <span className="board-pictures">
+          <OptionsShown
+            options={item.pictures}
+            answer={item.pictures[item.fits ?? 0]!}
+            isRevealed={step > 1}
+            put={put}
+            onPut={onPut}
+            draw={(name) => <Picture name={name} size={220} />}
+          />
         </span>
       )}
     </span>
