@@ -1,12 +1,12 @@
 import { Button, Form } from 'react-bootstrap';
 import { ActivityOptions } from '../lesson/ActivityOptions';
 import { AdultItem } from '../lesson/AdultItem';
-import type { Activity } from '../lesson/kinds';
 import { LevelsLine } from '../lesson/LevelsLine';
 import { sayText } from '../lesson/said';
 import { wobblesOf } from '../lesson/wobbles';
 import { text, textOf } from '../text/text';
 import { ApplyNudge, StepButtons, TimeLine } from './TeacherParts';
+import type { Slide } from './slides';
 import type { BoardHere } from './useBoard';
 
 interface Props {
@@ -79,7 +79,7 @@ export function TeacherPanel({ board, minutes, onClose }: Props) {
         )}
         <p className="m-0 quiet">
           {[
-            next && text('teacher.next', { what: nextText(next.item !== null, next.activity) }),
+            next && text('teacher.next', { what: nextText(next) }),
             place < activities.length && `${place + 1}/${activities.length}`,
           ]
             .filter(Boolean)
@@ -90,5 +90,9 @@ export function TeacherPanel({ board, minutes, onClose }: Props) {
   );
 }
 
-const nextText = (isItem: boolean, activity: Activity) =>
-  isItem ? text('teacher.oneMore') : textOf('activity', activity.kind);
+/** Its word or letters where it has some: an adult may know before the children do. */
+function nextText({ item, activity }: Slide): string {
+  if (!item) return textOf('activity', activity.kind);
+  if ('word' in item) return item.word;
+  return item.$type === 'card' ? item.grapheme : text('teacher.oneMore');
+}
