@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { shippedFacts } from '../facts/shipped';
 import type { Activity, LessonView, WordItem } from '../lesson/kinds';
 import { canList, picturesOf, revealed, shuffledItems, slidesOf } from './slides';
+import { neededOf } from './voices';
 
 const word = (spelling: string, oral = false): WordItem => ({
   $type: 'word',
@@ -48,6 +49,15 @@ describe('slidesOf', () => {
 
   it('never shows print that only the adult says', () => {
     expect(slidesOf(lesson, shippedFacts).some((s) => s.item?.id === 'read:fish')).toBe(false);
+  });
+});
+
+describe('what is said of a lesson', () => {
+  it('is the same for another copy of it, so that nothing is asked for again', () => {
+    const read = { ...word('fish'), phonemes: 'f|ɪ|ʃ' };
+    const said = { parts: [{ kind: 'practise', activities: [activity('read', [read])] }] } as never;
+    expect(neededOf(said)).toBe(['sound f', 'sound ɪ', 'sound ʃ', 'key-word null'].join('\n'));
+    expect(neededOf(structuredClone(said))).toBe(neededOf(said));
   });
 });
 

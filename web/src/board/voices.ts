@@ -18,7 +18,7 @@ interface Said {
 }
 
 /** What is said of a slide; null where nothing on it is said so. */
-export function saidOf({ item }: Slide): Said | null {
+export function saidOf({ item }: Pick<Slide, 'item'>): Said | null {
   switch (item?.$type) {
     case 'card':
       return { sounds: item.sounds.split('+'), keyWord: item.keyWord, cue: cueText(item, 'mouth-cue') };
@@ -39,18 +39,23 @@ export function saidOf({ item }: Slide): Said | null {
   }
 }
 
-/** What of a lesson is said: sounds and key words, as a school's recordings are named. */
-const neededOf = (lesson: LessonView['lesson'], said: (slide: Slide) => Said | null) =>
-  new Set(
-    lesson.parts.flatMap((part) =>
-      part.activities.flatMap((activity) =>
-        activity.items.flatMap((item) => {
-          const of = said({ item } as Slide);
-          return of ? [...of.sounds.map((s) => `sound ${s}`), `key-word ${of.keyWord}`] : [];
-        }),
+/**
+ * What of a lesson is said, a line each: sounds and key words, as a school's recordings are named. The same for another
+ * copy of the lesson.
+ */
+export const neededOf = (lesson: LessonView['lesson']): string =>
+  [
+    ...new Set(
+      lesson.parts.flatMap((part) =>
+        part.activities.flatMap((activity) =>
+          activity.items.flatMap((item) => {
+            const said = saidOf({ item });
+            return said ? [...said.sounds.map((s) => `sound ${s}`), `key-word ${said.keyWord}`] : [];
+          }),
+        ),
       ),
     ),
-  );
+  ].join('\n');
 
 /**
  * The school's voices on the board. They are fetched when it is opened, so that nothing is asked for while teaching;
@@ -59,19 +64,20 @@ const neededOf = (lesson: LessonView['lesson'], said: (slide: Slide) => Said | n
 export function useVoices(schoolId: string | null, lesson: LessonView['lesson']) {
   const files = useRef(new Map<string, ArrayBuffer>());
   const [cue, setCue] = useState<string | null>(null);
+  const needed = neededOf(lesson);
   useEffect(() => {
     if (!schoolId) return;
+    const names = new Set(needed.split('\n'));
     const load = async () => {
-      const needed = neededOf(lesson, saidOf);
       const voices = await answered(client.GET('/api/schools/{schoolId}/voices', { params: { path: { schoolId } } }));
-      for (const voice of voices.filter((v) => needed.has(`${v.kind} ${v.name}`))) {
+      for (const voice of voices.filter((v) => names.has(`${v.kind} ${v.name}`))) {
         const answer = await fetch(soundAt(schoolId, voice.id));
         if (answer.ok) files.current.set(`${voice.kind} ${voice.name}`, await answer.arrayBuffer());
       }
     };
     // Without its voices a board shows how sounds are made.
     load().catch(() => undefined);
-  }, [schoolId, lesson]);
+  }, [schoolId, needed]);
   useEffect(() => {
     if (cue === null) return undefined;
     const timer = setTimeout(() => setCue(null), A_LOOK);
