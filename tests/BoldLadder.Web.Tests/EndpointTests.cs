@@ -113,6 +113,7 @@ public sealed class EndpointTests : IAsyncLifetime
                                 "word" => "ship",
                                 "day" => "new",
                                 "minutes" => "20",
+                                "kind" => "read-and-mark",
                                 "childId" => child.ToString(),
                                 "userId"
                                 or "invitationId"

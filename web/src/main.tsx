@@ -12,6 +12,7 @@ import './look/ladder.css';
 import './look/board.css';
 import './look/settings.css';
 import './look/print.css';
+import './look/paper.css';
 import './look/mat.css';
 import './look/planning.css';
 import { boardAt } from './board/address';

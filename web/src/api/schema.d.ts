@@ -1732,6 +1732,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/groups/{groupId}/sheets/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/sheets/{date}/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/children": {
         parameters: {
             query?: never;
@@ -3245,6 +3277,15 @@ export interface components {
             sound: string;
             other: string;
         };
+        PaperSheet: {
+            kind: components["schemas"]["SheetKind"];
+            level: components["schemas"]["SheetLevel"];
+            items: components["schemas"]["Item"][];
+            pictures: {
+                [key: string]: string;
+            };
+            bank: string[];
+        };
         /** @enum {unknown} */
         PartKind: "revisit" | "teach" | "practise" | "apply";
         PasswordChange: {
@@ -3559,6 +3600,17 @@ export interface components {
             activityId: string;
             kind: components["schemas"]["ActivityKind"];
             item: components["schemas"]["Item"];
+        };
+        /** @enum {unknown} */
+        SheetKind: "trace-and-write" | "read-and-mark" | "join-pictures" | "choose-picture" | "missing-grapheme" | "choose-spelling" | "sort-columns" | "find-words" | "gap-sentences" | "crossword" | "chain" | "boxes" | "cover-and-write" | "strips" | "read-a-text" | "story";
+        /** @enum {unknown} */
+        SheetLevel: "easier" | "same" | "harder";
+        SheetsView: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            kinds: components["schemas"]["SheetKind"][];
         };
         SignInRequest: {
             email: string;
@@ -8162,6 +8214,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSheet: {
+        parameters: {
+            query?: {
+                level?: string;
+                seed?: number;
+                words?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperSheet"];
                 };
             };
             /** @description Bad Request */

@@ -55,15 +55,21 @@ public sealed class LessonWork(LessonRequest request)
                     rows => Usable.Showing(request.Today, request.After, rows),
                     w => Usable.Shows(request.Today, w) && request.After.CanRead(w)
                 )
-                .Where(StandsAlone),
+                .Where(w => StandsAlone(w) && Only?.Contains(w) != false),
         ];
+
+    /// <summary>Where what is made is about some words, of those of the day these alone; null for all.</summary>
+    public IReadOnlySet<Word>? Only { get; init; }
+
+    /// <summary>True where nothing else is to stand beside them that could be read before.</summary>
+    public bool OnlyThese { get; init; }
 
     /// <summary>Words that could be read before today.</summary>
     public IReadOnlyList<Word> Before =>
         before ??= [
             .. request
                 .Lexicon.ForLessonsWhere(request.Before.Accent, request.Before.ReadableOf, request.Before.CanRead)
-                .Where(StandsAlone),
+                .Where(w => StandsAlone(w) && !OnlyThese),
         ];
 
     /// <summary>Words that children know at five, for what only the adult says.</summary>
@@ -81,7 +87,7 @@ public sealed class LessonWork(LessonRequest request)
     public IReadOnlyList<Word> LikelyBefore =>
         likely ??= request
             .Lexicon.KnownWhere(request.Before.Accent, request.Before.ReadableOf, request.Before.CanRead)
-            .Where(StandsAlone)
+            .Where(w => StandsAlone(w) && !OnlyThese)
             .ToList()
             is { Count: >= Plenty } plenty
             ? plenty

@@ -1,6 +1,7 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Accents;
+using BoldLadder.Core.Lessons.Sheets;
 using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Style;
@@ -68,6 +69,14 @@ public sealed class SchoolWay(
         {
             Items = [.. activity.Items.Select(i => Hunting(Over(i, activity.Kind), activity.Kind, target))],
             Steps = ActivityFacts.Of(activity.Kind).Released ? release.Over(activity.Items.Length) : activity.Steps,
+        };
+
+    /// <summary>A sheet, its items as the activity shows them that they are of.</summary>
+    public PaperSheet Over(PaperSheet sheet) =>
+        sheet with
+        {
+            Items = [.. sheet.Items.Select(i => Over(i, SheetFacts.Of(sheet.Kind).Activities[^1]))],
+            Pictures = sheet.Pictures.ToImmutableDictionary(p => p.Key, p => Picture(p.Key) ?? Stored(p.Value)),
         };
 
     private Item Over(Item item, ActivityKind kind) =>

@@ -1,0 +1,89 @@
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Lessons.Choosers;
+using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Lessons.Sheets;
+using Xunit;
+
+namespace BoldLadder.Core.Tests;
+
+/// <summary>Sheets of paper for the day of a group. Source: docs/handbook.md, section 6 (sheets).</summary>
+public class SheetTests
+{
+    private static readonly SheetKind[] Kinds = Enum.GetValues<SheetKind>();
+
+    private static readonly SheetLevel[] Levels = Enum.GetValues<SheetLevel>();
+
+    /// <summary>Days spread over each year, with the sheets that can be made for them.</summary>
+    private static IEnumerable<(LessonRequest Request, PaperSheet Sheet, string Where)> Sheets() =>
+        from year in PlannedYears.All
+        from day in PlannedYears.Of(year).Where((_, i) => i % 31 == 12)
+        from kind in Kinds
+        from level in Levels
+        let sheet = SheetMaker.Make(day.Request, kind, level)
+        where sheet is not null
+        select (
+            day.Request,
+            sheet,
+            $"{Given.Ladders.ElementAt(year.Ladder).Id} {year.Minutes} {day.Request.Today.Id} {kind} {level}"
+        );
+
+    [Fact]
+    public void Nothing_stands_on_a_sheet_that_the_group_can_not_read_or_spell_on_its_day()
+    {
+        var seen = new HashSet<SheetKind>();
+        foreach (var (request, sheet, where) in Sheets())
+        {
+            seen.Add(sheet.Kind);
+            Assert.Empty(Problems(request, sheet).Select(p => $"{where}: {p}"));
+            Assert.Subset(sheet.Items.SelectMany(ReadByChildren.Words).ToHashSet(), sheet.Bank.ToHashSet());
+            Assert.All(sheet.Pictures, p => Assert.Equal(request.Materials.Pictures[p.Key], p.Value));
+            Assert.Equal(sheet.Items.Length, sheet.Items.Select(i => i.Id).Distinct().Count());
+        }
+        Assert.Equal(Kinds, seen.Order());
+    }
+
+    [Fact]
+    public void An_easier_sheet_has_no_longer_words_and_no_more_of_them_than_a_harder_one()
+    {
+        var sheets = Sheets()
+            .Where(s => s.Sheet.Kind is SheetKind.Boxes or SheetKind.ReadAndMark)
+            .GroupBy(s => s.Where[..s.Where.LastIndexOf(' ')])
+            .Select(g => g.ToDictionary(s => s.Sheet.Level, s => s.Sheet.Items.OfType<WordItem>().ToList()))
+            .Where(g => g.Count == Levels.Length)
+            .ToList();
+        Assert.True(sheets.Count > 20, $"{sheets.Count}");
+        double Length(SheetLevel level) => sheets.Average(s => s[level].Average(w => w.Taps));
+        Assert.True(Length(SheetLevel.Easier) < Length(SheetLevel.Same));
+        Assert.True(Length(SheetLevel.Same) < Length(SheetLevel.Harder));
+        Assert.All(sheets, s => Assert.True(s[SheetLevel.Easier].Count <= s[SheetLevel.Harder].Count));
+    }
+
+    [Fact]
+    public void A_sheet_can_be_about_words_that_were_chosen_and_is_none_where_they_are_too_few()
+    {
+        var request = PlannedYears.Of(PlannedYears.All.First())[60].Request;
+        var own = new LessonWork(request).Own.Where(w => w.IsKnown).Take(8).Select(w => w.Spelling).ToHashSet();
+        var sheet = SheetMaker.Make(request, SheetKind.ReadAndMark, SheetLevel.Same, own)!;
+        Assert.Subset(own, sheet.Items.OfType<WordItem>().Select(i => i.Word).ToHashSet());
+        Assert.Null(
+            SheetMaker.Make(request, SheetKind.MissingGrapheme, SheetLevel.Same, new HashSet<string> { "xyzzy" })
+        );
+    }
+
+    private static IEnumerable<string> Problems(LessonRequest request, PaperSheet sheet)
+    {
+        var facts = SheetFacts.Of(sheet.Kind);
+        var activity = new Activity("a", facts.Activities[^1], ResponseMode.SayTogether, 0, sheet.Items);
+        var lesson = new Lesson(
+            Format: Lesson.CurrentFormat,
+            Title: new LessonTitle("r", "r", ""),
+            Target: [],
+            Patterns: [],
+            Parts: [new LessonPart(PartKind.Practise, [activity])],
+            Notes: []
+        );
+        return LessonCheck
+            .Problems(lesson, request.Before, request.After, request.TrickyToday.ToHashSet(), Given.Lexicon)
+            .Select(p => p.ItemId);
+    }
+}
