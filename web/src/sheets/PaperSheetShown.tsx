@@ -149,11 +149,15 @@ function ItemOnPaper({ item, sheet, answers }: Props & { item: Item }) {
       return (
         <span className="paper-row">
           <span className="literacy paper-sentence">{item.text}</span>
-          {item.pictures?.map((p, i) => (
-            <span key={p} className={`paper-choice${answers && i === item.fits ? ' paper-ringed' : ''}`}>
-              <Picture name={p} size={64} />
+          {item.pictures && (
+            <span className="text-nowrap">
+              {item.pictures.map((p, i) => (
+                <span key={p} className={`paper-choice${answers && i === item.fits ? ' paper-ringed' : ''}`}>
+                  <Picture name={p} size={64} />
+                </span>
+              ))}
             </span>
-          ))}
+          )}
         </span>
       );
     case 'text':

@@ -2,20 +2,27 @@ import { letterOf, LINES, startOf } from '../board/letters/strokes';
 import { keepsPenDown } from '../board/letters/style';
 
 const GAP = 22;
+const WIDTH = 1000;
+const FROM = 8;
+/** Between two words, and what stands for a sign that is none of ours. */
+const SPACE = 34;
 
-/** Writing lines across the page; letters on them to trace, each stroke from its dot. */
+const widthOf = (sign: string) => (letterOf(sign, keepsPenDown())?.width ?? SPACE) + GAP;
+
+/** Writing lines across the page; letters on them to trace, as often as asked and as there is room. */
 export function WritingLines({ trace = '', times = 1 }: { trace?: string; times?: number }) {
-  let x = 8;
-  const placed = [...Array.from({ length: times }, () => trace).join(' ')].map((sign) => {
-    const letter = letterOf(sign, keepsPenDown());
+  const once = [...trace].reduce((sum, sign) => sum + widthOf(sign), 0);
+  const room = Math.floor((WIDTH - FROM + SPACE + GAP) / (once + SPACE + GAP));
+  let x = FROM;
+  const placed = [...Array.from({ length: Math.max(1, Math.min(times, room)) }, () => trace).join(' ')].map((sign) => {
     const from = x;
-    x += (letter?.width ?? 34) + GAP;
-    return { letter, from };
+    x += widthOf(sign);
+    return { letter: letterOf(sign, keepsPenDown()), from };
   });
   return (
-    <svg className="paper-lines" viewBox="0 -96 1000 142" aria-hidden="true">
+    <svg className="paper-lines" viewBox={`0 -96 ${WIDTH} 142`} aria-hidden="true">
       {LINES.map((y) => (
-        <line key={y} x1="0" x2="1000" y1={y} y2={y} className={y === 0 ? 'paper-baseline' : ''} />
+        <line key={y} x1="0" x2={WIDTH} y1={y} y2={y} className={y === 0 ? 'paper-baseline' : ''} />
       ))}
       {placed.map(({ letter, from }, i) => (
         <g key={i} transform={`translate(${from} 0)`}>
