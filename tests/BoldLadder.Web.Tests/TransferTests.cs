@@ -6,6 +6,7 @@ using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Words;
 using BoldLadder.School.Jobs;
 using BoldLadder.School.Transfer;
+using BoldLadder.School.Words;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
 using Xunit;
@@ -309,6 +310,22 @@ public sealed class TransferTests : IAsyncLifetime
         Assert.Equal(
             "not-packed",
             await Code(await other.Send(HttpMethod.Post, path, new SchoolFile(Guid.NewGuid(), [1, 2, 3])))
+        );
+        // A picture of its own is something: another for the same word must not come over it.
+        var picture = Convert.ToBase64String("<svg xmlns='http://www.w3.org/2000/svg'/>"u8);
+        (
+            await other.Send(
+                HttpMethod.Post,
+                $"/api/schools/{school.OtherSchool}/pictures",
+                new NewPicture("dog", picture, "Drawn by us")
+            )
+        ).EnsureSuccessStatusCode();
+        Assert.Equal(
+            "school-not-empty",
+            await Code(
+                await other.Send(HttpMethod.Post, path, new SchoolFile(Guid.NewGuid(), zip)),
+                HttpStatusCode.Conflict
+            )
         );
         var teacher = await school.As("teacher");
         Assert.Equal(

@@ -8,7 +8,7 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.School.Sheets;
 
-/// <param name="Kinds">The sheets that there is enough for, at each of their levels.</param>
+/// <param name="Kinds">The sheets that there is enough for, neither easier nor harder.</param>
 public sealed record SheetsView(string GroupName, DateOnly Date, string RungLabel, IReadOnlyList<SheetKind> Kinds);
 
 /// <summary>
