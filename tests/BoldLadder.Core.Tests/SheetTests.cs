@@ -24,7 +24,7 @@ public class SheetTests
         select (
             day.Request,
             sheet,
-            $"{Given.Ladders.ElementAt(year.Ladder).Id} {year.Minutes} {day.Request.Today.Id} {kind} {level}"
+            $"{Given.Ladders.ElementAt(year.Ladder).Id} {year.Accent} {year.Minutes} {day.Request.Today.Id} {kind} {level}"
         );
 
     [Fact]
