@@ -3,7 +3,9 @@ using BoldLadder.School.Groups;
 using BoldLadder.School.Jobs;
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
+using BoldLadder.School.Papers;
 using BoldLadder.School.People;
+using BoldLadder.School.Printing;
 using BoldLadder.School.Remote;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Transfer;
@@ -23,6 +25,7 @@ public static class UseCases
         services.AddSingleton<LadderStudy>();
         services.AddSingleton<SchoolLayers>();
         services.AddSingleton<RemoteRooms>();
+        services.AddSingleton<PictureShelf>();
         services.AddScoped<SchoolScope>();
         services.AddScoped<AccountLog>();
         services.AddScoped<Accounts>();
@@ -45,6 +48,8 @@ public static class UseCases
         services.AddScoped<LessonRequests>();
         services.AddScoped<LessonMaking>();
         services.AddScoped<LessonReading>();
+        services.AddScoped<PaperDays>();
+        services.AddScoped<TypedWords>();
         foreach (
             var desk in typeof(UseCases)
                 .Assembly.GetExportedTypes()

@@ -65,6 +65,8 @@ public sealed partial class BoldContext(DbContextOptions<BoldContext> options)
 
     public DbSet<OwnPicture> OwnPictures => Set<OwnPicture>();
 
+    public DbSet<OwnedCard> OwnedCards => Set<OwnedCard>();
+
     public DbSet<LookRound> LookRounds => Set<LookRound>();
 
     public DbSet<Backup> Backups => Set<Backup>();

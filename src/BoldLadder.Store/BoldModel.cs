@@ -281,6 +281,15 @@ public sealed partial class BoldContext
         builder.Entity<OwnPicture>().Property(p => p.Word).HasMaxLength(40);
         builder.Entity<OwnPicture>().Property(p => p.Licence).HasMaxLength(200);
         builder.Entity<OwnPicture>().HasIndex(p => new { p.SchoolId, p.Word }).IsUnique();
+        Owned<OwnedCard>(builder)
+            .HasKey(c => new
+            {
+                c.SchoolId,
+                c.Kind,
+                c.Key,
+            });
+        builder.Entity<OwnedCard>().Property(c => c.Kind).HasMaxLength(20);
+        builder.Entity<OwnedCard>().Property(c => c.Key).HasMaxLength(60);
 
         Owned<CalendarFeed>(builder).HasKey(f => new { f.SchoolId, f.Id });
         builder.Entity<CalendarFeed>().HasOne<Group>().WithMany().HasForeignKey(f => new { f.SchoolId, f.GroupId });

@@ -52,7 +52,7 @@ public partial class RoomTests
     [InlineData("Core", "")]
     [InlineData("Store", "Core")]
     [InlineData("Formats", "Core")]
-    [InlineData("School", "Core Formats Store")]
+    [InlineData("School", "Core Formats Store Wording")]
     [InlineData("Wording", "")]
     [InlineData("Web", "Core School Store Wording")]
     [InlineData("Tool", "Core")]

@@ -2,6 +2,7 @@ using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Sheets;
+using BoldLadder.Core.Words;
 using Xunit;
 
 namespace BoldLadder.Core.Tests;
@@ -24,7 +25,8 @@ public class SheetTests
         select (
             day.Request,
             sheet,
-            $"{Given.Ladders.ElementAt(year.Ladder).Id} {year.Accent} {year.Minutes} {day.Request.Today.Id} {kind} {level}"
+            $"{Given.Ladders.ElementAt(year.Ladder).Id} {year.Accent} {year.Minutes} "
+                + $"{day.Request.Today.Id} {kind} {level}"
         );
 
     [Fact]
@@ -37,6 +39,8 @@ public class SheetTests
             Assert.Empty(Problems(request, sheet).Select(p => $"{where}: {p}"));
             Assert.Subset(sheet.Items.SelectMany(ReadByChildren.Words).ToHashSet(), sheet.Bank.ToHashSet());
             Assert.All(sheet.Pictures, p => Assert.Equal(request.Materials.Pictures[p.Key], p.Value));
+            if (sheet.Kind == SheetKind.JoinPictures)
+                Assert.Equal(sheet.Items.Length, sheet.Items.Cast<PictureItem>().DistinctBy(i => i.Picture).Count());
             Assert.Equal(sheet.Items.Length, sheet.Items.Select(i => i.Id).Distinct().Count());
         }
         Assert.Equal(Kinds, seen.Order());
@@ -62,12 +66,40 @@ public class SheetTests
     public void A_sheet_can_be_about_words_that_were_chosen_and_is_none_where_they_are_too_few()
     {
         var request = PlannedYears.Of(PlannedYears.All.First())[60].Request;
-        var own = new LessonWork(request).Own.Where(w => w.IsKnown).Take(8).Select(w => w.Spelling).ToHashSet();
+        var own = new LessonWork(request).Own.Where(w => w.IsKnown).Take(8).ToHashSet();
         var sheet = SheetMaker.Make(request, SheetKind.ReadAndMark, SheetLevel.Same, own)!;
-        Assert.Subset(own, sheet.Items.OfType<WordItem>().Select(i => i.Word).ToHashSet());
-        Assert.Null(
-            SheetMaker.Make(request, SheetKind.MissingGrapheme, SheetLevel.Same, new HashSet<string> { "xyzzy" })
+        Assert.Subset(
+            own.Select(w => w.Spelling).ToHashSet(),
+            sheet.Items.OfType<WordItem>().Select(i => i.Word).ToHashSet()
         );
+        Assert.Null(SheetMaker.Make(request, SheetKind.MissingGrapheme, SheetLevel.Same, new HashSet<Word>()));
+    }
+
+    [Fact]
+    public void What_can_be_had_as_it_is_can_be_had_easier_and_harder()
+    {
+        foreach (var year in PlannedYears.All)
+        foreach (var (request, _) in PlannedYears.Of(year).Where((_, i) => i % 29 == 7))
+        foreach (var kind in SheetMaker.Can(request))
+        foreach (var level in Levels)
+            Assert.NotNull(SheetMaker.Make(request, kind, level));
+    }
+
+    [Fact]
+    public void Chosen_words_need_not_have_what_is_new()
+    {
+        var request = PlannedYears.Of(PlannedYears.All.First())[60].Request;
+        var chosen = new[] { "cat", "dog", "sun", "pig", "bed", "net" }.Select(w => Given.Lexicon.Find(w)!).ToHashSet();
+        Assert.All(chosen, w => Assert.True(request.Before.CanRead(w)));
+        foreach (var kind in new[] { SheetKind.ReadAndMark, SheetKind.Boxes, SheetKind.JoinPictures })
+        {
+            var sheet = SheetMaker.Make(request, kind, SheetLevel.Same, chosen)!;
+            Assert.True(sheet.Items.Length >= SheetFacts.Of(kind).Fewest);
+            Assert.Subset(
+                chosen.Select(w => w.Spelling).ToHashSet(),
+                sheet.Items.OfType<IOfWord>().Select(i => i.Word).ToHashSet()
+            );
+        }
     }
 
     private static IEnumerable<string> Problems(LessonRequest request, PaperSheet sheet)

@@ -1,7 +1,7 @@
 using System.Net;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Sheets;
-using BoldLadder.School.Sheets;
+using BoldLadder.School.Printing;
 using Xunit;
 
 namespace BoldLadder.Web.Tests;
@@ -47,7 +47,7 @@ public sealed class SheetTests : IAsyncLifetime
         await Refused("unknown-sheet", At("/colouring"));
         await Refused("unknown-sheet", At("/boxes?level=hardest"));
         await Refused("too-little-for-sheet", At("/boxes?words=xyzzy"));
-        await Refused("too-many-words", At($"/boxes?words={string.Join(',', Enumerable.Range(0, 61))}"));
+        await Refused("too-many-words", At($"/boxes?words={string.Join(',', Enumerable.Range(0, 401))}"));
         await Refused("outside-calendar", At("/boxes", "2026-11-28"));
     }
 }

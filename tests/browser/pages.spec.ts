@@ -53,6 +53,20 @@ test('every page is accessible and fits a small laptop', async ({ page }) => {
   await page.keyboard.press('g');
   await expect(page.locator('.gather')).toBeVisible();
   await look();
+  const printing = page.url().replace('/gather/', '/printing/');
+  for (const [what, shown] of [
+    ['sheets', '.paper'],
+    ['cards', '.card-face'],
+    ['booklets?booklet=sounds', '.book-page'],
+    ['home', '.home'],
+    ['wall', '.poster'],
+    ['pack', '.card-face'],
+    ['files', 'text=Slides (PPTX)'],
+  ] as const) {
+    await page.goto(`${printing}/${what}`);
+    await expect(page.locator(shown).first()).toBeVisible();
+    await look();
+  }
   await page.goto('/about');
   await expect(page.getByText('not yet been read by a qualified teacher')).toBeVisible();
   await look();

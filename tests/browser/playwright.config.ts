@@ -5,6 +5,7 @@ const port = process.env['BOLD_PORT'] ?? '5080';
 export default defineConfig({
   testDir: '.',
   outputDir: '../../.run/browser-results',
+  snapshotPathTemplate: '../stored/papers/printed/{arg}{ext}',
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,

@@ -150,8 +150,9 @@ test('what to gather is listed, its cards print, a word is looked up, and a temp
   await openLesson(page, 'Otters');
   await page.keyboard.press('g');
   await expect(page.getByRole('heading', { name: 'What to gather: Otters' })).toBeVisible();
-  await page.getByRole('button', { name: 'Print these cards' }).nth(1).click();
-  await expect(page.locator('.cut-card').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Print these cards' }).nth(1).click();
+  await expect(page.getByRole('status')).toContainText(/cards? on .* of paper/);
+  await expect(page.locator('.card-face').first()).toBeVisible();
 
   await page.goto('/words?with=sh&at=end');
   await expect(page.locator('.found-word').filter({ hasText: 'fish' }).first()).toBeVisible();

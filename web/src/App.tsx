@@ -23,7 +23,8 @@ const ChildrenPage = page('ChildrenPage', () => import('./children/ChildrenPage'
 const ChooseLadderPage = page('ChooseLadderPage', () => import('./ladder/ChooseLadderPage'));
 const CoverPage = page('CoverPage', () => import('./cover/CoverPage'));
 const GatherPage = page('GatherPage', () => import('./gather/GatherPage'));
-const SheetsPage = page('SheetsPage', () => import('./sheets/SheetsPage'));
+const PrintingPage = page('PrintingPage', () => import('./printing/PrintingPage'));
+const WeekPackPage = page('WeekPackPage', () => import('./printing/WeekPackPage'));
 const GroupsPage = page('GroupsPage', () => import('./groups/GroupsPage'));
 const ImportPage = page('ImportPage', () => import('./children/ImportPage'));
 const JoinPage = page('JoinPage', () => import('./people/JoinPage'));
@@ -67,7 +68,9 @@ export function App() {
             <Route path="/words/:word" element={<WordsPage />} />
             <Route path="/templates" element={<TemplatesPage />} />
             <Route path="/groups/:groupId/gather/:date" element={<GatherPage />} />
-            <Route path="/groups/:groupId/sheets/:date" element={<SheetsPage />} />
+            <Route path="/groups/:groupId/printing/:date" element={<PrintingPage />} />
+            <Route path="/groups/:groupId/printing/:date/:what" element={<PrintingPage />} />
+            <Route path="/week/:date/pack" element={<WeekPackPage />} />
             <Route path="/groups/:groupId/mats/:date" element={<MatPage />} />
             <Route path="/groups/:groupId/lessons/:date" element={<LessonPage />} />
             <Route path="/groups/:groupId/lessons/:date/print" element={<LessonPrint />} />

@@ -117,6 +117,12 @@ public sealed record HouseStyle(
     /// <summary>True when a word that children may not know comes with a one-line meaning.</summary>
     public bool Meanings { get; init; } = true;
 
+    /// <summary>What the sheet for families begins with; empty for ours.</summary>
+    public string Greeting { get; init; } = "";
+
+    /// <summary>Of a greeting.</summary>
+    public const int LongestGreeting = 300;
+
     private const int LongestLabel = 30;
     private const int MostChunks = 60;
     private const int HeaviestMark = 4;
@@ -189,6 +195,8 @@ public sealed record HouseStyle(
         {
             throw new RefusedException("bad-style.lines", ("lines", MostLines), ("most", LongestLabel));
         }
+        if (Greeting.Length > LongestGreeting || Greeting.Any(char.IsControl))
+            throw new RefusedException("bad-style.greeting", ("most", LongestGreeting));
         if (Chunks.Count > MostChunks)
             throw new RefusedException("bad-style.chunks", ("most", MostChunks));
         try

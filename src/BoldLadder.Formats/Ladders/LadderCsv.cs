@@ -1,10 +1,7 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using BoldLadder.Core;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Formats.Tables;
-using CsvHelper;
-using CsvHelper.Configuration;
 
 namespace BoldLadder.Formats.Ladders;
 
@@ -28,40 +25,25 @@ public static class LadderCsv
 
     private static readonly string[] Columns = [Rung, Stage, Teaches, Patterns, Tricky, Kind, Reason, Chunks];
 
-    private static readonly CsvConfiguration Csv = new(CultureInfo.InvariantCulture)
-    {
-        InjectionOptions = InjectionOptions.Escape,
-        NewLine = "\r\n",
-    };
-
-    public static string Write(Ladder ladder)
-    {
-        using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, Csv))
-        {
-            foreach (var column in Columns)
-                csv.WriteField(column);
-            csv.NextRecord();
-            foreach (var rung in ladder.Rungs.Select(RungDocument.Of))
-            {
-                string[] cells =
-                [
-                    rung.Id,
-                    rung.Stage,
-                    string.Join(' ', rung.Correspondences),
-                    string.Join(' ', rung.Patterns),
-                    string.Join(' ', rung.Tricky),
-                    rung.Kind ?? "",
-                    rung.Reason ?? "",
-                    string.Join("; ", rung.Chunks ?? []),
-                ];
-                foreach (var cell in cells)
-                    csv.WriteField(cell);
-                csv.NextRecord();
-            }
-        }
-        return text.ToString();
-    }
+    public static byte[] Write(Ladder ladder) =>
+        CsvTable.Write(
+            Columns,
+            ladder
+                .Rungs.Select(RungDocument.Of)
+                .Select(rung =>
+                    new[]
+                    {
+                        rung.Id,
+                        rung.Stage,
+                        string.Join(' ', rung.Correspondences),
+                        string.Join(' ', rung.Patterns),
+                        string.Join(' ', rung.Tricky),
+                        rung.Kind ?? "",
+                        rung.Reason ?? "",
+                        string.Join("; ", rung.Chunks ?? []),
+                    }
+                )
+        );
 
     /// <summary>The rungs of a table, and every line that can't be read; a line without an id is a new rung.</summary>
     /// <exception cref="RefusedException">It is no table, or lacks a column.</exception>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Text;
 using BoldLadder.Core;
 using CsvHelper;
 using CsvHelper.Configuration;
@@ -63,6 +64,33 @@ public sealed record CsvTable(ImmutableArray<CsvLine> Lines)
             throw new RefusedException("cell-too-long", ("line", parser.RawRow), ("most", LongestCell));
         }
         return new CsvTable(lines.ToImmutable());
+    }
+
+    /// <summary>A table as a file: commas, and nothing that a spreadsheet would run as a formula.</summary>
+    /// <param name="columns">The first line.</param>
+    public static byte[] Write(IEnumerable<string> columns, IEnumerable<IEnumerable<string>> rows)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture);
+        using (
+            var csv = new CsvWriter(
+                text,
+                new CsvConfiguration(CultureInfo.InvariantCulture)
+                {
+                    InjectionOptions = InjectionOptions.Escape,
+                    NewLine = "\r\n",
+                }
+            )
+        )
+        {
+            foreach (var row in rows.Prepend(columns))
+            {
+                foreach (var cell in row)
+                    csv.WriteField(cell);
+                csv.NextRecord();
+            }
+        }
+        // Spreadsheets take a file without the mark for one of their own alphabet.
+        return [.. Encoding.UTF8.Preamble, .. Encoding.UTF8.GetBytes(text.ToString())];
     }
 
     /// <summary>What parts the cells: of comma, semicolon and tab the one that the first lines have most of.</summary>

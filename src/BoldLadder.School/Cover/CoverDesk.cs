@@ -1,5 +1,7 @@
 using BoldLadder.Core.Lessons;
+using BoldLadder.School.Lessons;
 using BoldLadder.School.People;
+using BoldLadder.School.Printing;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Style;
@@ -14,7 +16,8 @@ public sealed record CoverPassView(string Key, DateOnly Date);
 
 public sealed record CoverRequest(string Key);
 
-/// <summary>Today's lesson for a cover adult: nothing about any child, nothing but this lesson.</summary>
+/// <summary>Today's lesson for a cover adult, with its sheets and cards: nothing about any child, nothing but this
+/// lesson.</summary>
 public sealed record CoverView(
     string SchoolName,
     string GroupName,
@@ -25,13 +28,14 @@ public sealed record CoverView(
     string Language,
     string PaperSize,
     Lesson Lesson,
+    LessonPack Pack,
     StyleView Style
 );
 
 /// <summary>
 /// Access to one lesson for one day, without an account. Source: docs/handbook.md, sections 1 and 10.
 /// </summary>
-public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
+public sealed class CoverDesk(SchoolScope scope, GroupDays groupDays, LessonRequests requests, StyleDesk style)
 {
     public async Task<Answer<CoverPassView>> Give(Guid lessonId)
     {
@@ -121,6 +125,9 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
             is not { } lesson
         )
             return Over;
+        var way = await style.Way();
+        var day = await groupDays.Day(group, pass.Date);
+        var shown = way.Over(lesson.Document);
         // A teacher's own note is for the teacher.
         var view = new CoverView(
             SchoolName: scope.School.Name,
@@ -131,10 +138,16 @@ public sealed class CoverDesk(SchoolScope scope, StyleDesk style)
             Minutes: lesson.Minutes,
             Language: scope.School.Language,
             PaperSize: scope.School.PaperSize,
-            Lesson: (await style.Way()).Over(lesson.Document) with
+            Lesson: shown with
             {
                 Remark = null,
             },
+            Pack: LessonPack.Of(
+                shown,
+                requests.Of(day, day.RungOf(lesson.Document), lesson.Stamp.Seed).After,
+                way,
+                scope.Words.Lexicon
+            ),
             Style: style.View()
         );
         scope.Audit("cover-opened", pass.GroupId);

@@ -150,7 +150,7 @@ public sealed class LadderFileDesk(
         return kind switch
         {
             // With a mark, so that a spreadsheet reads ʃ as it is.
-            "csv" => ("ladder.csv", [.. Encoding.UTF8.Preamble, .. Encoding.UTF8.GetBytes(LadderCsv.Write(ladder))]),
+            "csv" => ("ladder.csv", LadderCsv.Write(ladder)),
             "json" => ("ladder.json", Encoding.UTF8.GetBytes(LadderDocument.Write(ladder))),
             _ => Refusal.NotFound("unknown-format"),
         };

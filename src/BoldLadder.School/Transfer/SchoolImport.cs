@@ -35,6 +35,7 @@ public sealed class SchoolImport(SchoolScope scope) : IJobWork
             || await store.Terms.AnyAsync(scope.Stop)
             || await store.SchoolWords.AnyAsync(scope.Stop)
             || await store.OwnPictures.AnyAsync(scope.Stop)
+            || await store.OwnedCards.AnyAsync(scope.Stop)
             || await store.Voices.AnyAsync(scope.Stop)
             || await store.LessonTemplates.AnyAsync(scope.Stop)
             || await store.TeachingNotes.AnyAsync(scope.Stop)

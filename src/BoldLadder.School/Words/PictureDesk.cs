@@ -107,6 +107,10 @@ public sealed class PictureDesk(SchoolScope scope)
 
     private static bool IsWord(string word) => word.All(c => char.IsLetter(c) || c is '\'' or '-');
 
+    /// <summary>The id of a picture of a school's own, by its name; null for one of ours.</summary>
+    public static Guid? IdOf(string name) =>
+        name.Split('/') is ["own", _, var id] && Guid.TryParse(id, out var picture) ? picture : null;
+
     private static string NameOf(Guid school, Guid picture) => $"own/{school:N}/{picture:N}";
 
     private static (byte[] Content, bool IsSvg)? Cleaned(string base64)

@@ -7,10 +7,12 @@ namespace BoldLadder.School.Words;
 /// <summary>The shipped word data, read once at start and shared by all requests.</summary>
 public sealed class WordData
 {
+    private readonly string folder;
+
     /// <param name="folder">Where the data lies; null for beside the program.</param>
     public WordData(string? folder = null)
     {
-        folder ??= Path.Combine(AppContext.BaseDirectory, "data");
+        this.folder = folder ??= Path.Combine(AppContext.BaseDirectory, "data");
         Lexicon = Lexicon.Read(
             Directory
                 .EnumerateFiles(Path.Combine(folder, "lexicon"), "*.tsv")
@@ -24,6 +26,10 @@ public sealed class WordData
             .Select(f => LadderDocument.Read(File.ReadAllText(f)))
             .ToDictionary(l => l.Id);
     }
+
+    /// <summary>The file of a shipped picture (SVG).</summary>
+    /// <param name="name">As lessons name it.</param>
+    public byte[] Picture(string name) => File.ReadAllBytes(Path.Combine(folder, "pictures", $"{name}.svg"));
 
     public Lexicon Lexicon { get; }
 

@@ -795,6 +795,28 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("own_pictures", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.OwnedCard", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<string>("Kind")
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("kind");
+
+                    b.Property<string>("Key")
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("key");
+
+                    b.HasKey("SchoolId", "Kind", "Key")
+                        .HasName("pk_owned_cards");
+
+                    b.ToTable("owned_cards", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.PasswordReset", b =>
                 {
                     b.Property<Guid>("Id")

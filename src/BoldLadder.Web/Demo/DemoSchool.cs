@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Security.Cryptography;
+using BoldLadder.Core;
 using BoldLadder.Core.Ladders.Calendars;
+using BoldLadder.Core.Lessons.Cards;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
@@ -195,6 +197,20 @@ public sealed class DemoSchool(
         store.Groups.Add(larks);
         year.AddHistory(larks, calendar, ended, 24, lead.Id);
         DemoChildren.Add(store, school, GroupPlan.Length, null, today);
+        // Cards of single letters lie in the box since last year.
+        store.OwnedCards.AddRange(
+            words
+                .LettersFirst.Rungs.SelectMany(r => r.Correspondences)
+                .Select(c => c.Grapheme.Text)
+                .Where(g => g.Length == 1)
+                .Distinct()
+                .Select(g => new OwnedCard
+                {
+                    SchoolId = school,
+                    Kind = CardKind.Graphemes.Code(),
+                    Key = g,
+                })
+        );
         await store.SaveChangesAsync();
         return
         [

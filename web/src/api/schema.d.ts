@@ -1108,6 +1108,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/packs/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/box": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listBox"];
+        put?: never;
+        post: operations["changeBox"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/lessons/{lessonId}/cover": {
         parameters: {
             query?: never;
@@ -1764,6 +1796,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/groups/{groupId}/cards/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCards"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/booklets/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBooklet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/home/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getHomeSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/wall/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/pack/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLessonPack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/files/{date}/slides.pptx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSlides"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/files/{date}/plan.docx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPlanFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/files/{date}/sheet.docx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSheetFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/files/{date}/home.docx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getHomeFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/files/{date}/words.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWordsFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/children": {
         parameters: {
             query?: never;
@@ -1965,6 +2157,39 @@ export interface components {
         };
         /** @enum {unknown} */
         Blending: "sound-by-sound" | "continuous" | "cumulative" | "adjacent-first";
+        Booklet: {
+            kind: components["schemas"]["BookletKind"];
+            title: string;
+            folding: components["schemas"]["Folding"];
+            pages: components["schemas"]["BookPage"][];
+            sides: components["schemas"]["FoldedSide"][];
+            leftOut: string[];
+        };
+        /** @enum {unknown} */
+        BookletKind: "tricky" | "sounds" | "little-book";
+        BookletView: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            booklet: components["schemas"]["Booklet"];
+        };
+        BookPage: {
+            kind: components["schemas"]["BookPageKind"];
+            sentences: string[];
+            cards: components["schemas"]["Card"][];
+        };
+        /** @enum {unknown} */
+        BookPageKind: "cover" | "cards" | "text" | "draw" | "back";
+        BoxChange: {
+            kind: components["schemas"]["CardKind"];
+            keys: string[];
+            owned: boolean;
+        };
+        BoxedCards: {
+            kind: components["schemas"]["CardKind"];
+            keys: string[];
+        };
         BrokenLesson: {
             group: string;
             /** Format: date */
@@ -1991,6 +2216,30 @@ export interface components {
             settings: components["schemas"]["CalendarSettings"];
             stamp: string;
         };
+        Card: {
+            kind: components["schemas"]["CardKind"];
+            key: string;
+            front: components["schemas"]["CardFace"];
+            back: components["schemas"]["CardFace"];
+        };
+        CardFace: {
+            text: string;
+            marks: number[];
+            tricky: number[];
+            picture: null | string;
+            says: components["schemas"]["CardSays"][];
+            phrase: string;
+            graphemes: string[];
+        };
+        CardGrid: {
+            size: components["schemas"]["CardSize"];
+            /** Format: int32 */
+            columns: number;
+            /** Format: int32 */
+            rows: number;
+            /** Format: int32 */
+            count?: number;
+        };
         CardItem: {
             correspondence: string;
             grapheme: string;
@@ -2007,11 +2256,33 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        /** @enum {unknown} */
+        CardKind: "graphemes" | "words" | "tricky" | "pictures" | "sounds" | "tiles";
+        CardSays: {
+            sounds: string;
+            keyWord: string;
+        };
+        CardSide: {
+            back: boolean;
+            places: (null | number)[];
+        };
+        /** @enum {unknown} */
+        CardSize: "wall" | "hand" | "table" | "tile";
         CardSound: {
             correspondence: string;
             sounds: string;
             keyWord: string;
             example: null | string;
+        };
+        CardsView: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            grid: components["schemas"]["CardGrid"];
+            cards: components["schemas"]["Card"][];
+            sides: components["schemas"]["CardSide"][];
+            leftOut: components["schemas"]["LeftOut"][];
         };
         ChangeView: {
             /** Format: int32 */
@@ -2150,6 +2421,7 @@ export interface components {
             language: string;
             paperSize: string;
             lesson: components["schemas"]["Lesson"];
+            pack: components["schemas"]["LessonPack"];
             style: components["schemas"]["StyleView"];
         };
         CrosswordLine: {
@@ -2268,6 +2540,15 @@ export interface components {
             /** Format: time */
             startsAt: null | string;
         };
+        FoldedSide: {
+            /** Format: int32 */
+            columns: number;
+            /** Format: int32 */
+            rows: number;
+            pages: components["schemas"]["PlacedPage"][];
+        };
+        /** @enum {unknown} */
+        Folding: "one-sheet" | "two-sheets";
         FoundWordView: {
             word: string;
             graphemes: string;
@@ -2398,6 +2679,22 @@ export interface components {
             versions: components["schemas"]["VersionView"][];
             changes: components["schemas"]["ChangeView"][];
         };
+        HomeSheet: {
+            news: components["schemas"]["CardItem"][];
+            patterns: string[];
+            words: components["schemas"]["WordItem"][];
+            tricky: components["schemas"]["WordItem"][];
+            sentence: null | string;
+            game: string;
+        };
+        HomeView: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            rungLabel: string;
+            greeting: string;
+            sheet: components["schemas"]["HomeSheet"];
+        };
         HouseStyle: {
             /** Format: int32 */
             format: number;
@@ -2416,6 +2713,7 @@ export interface components {
             blending: components["schemas"]["Blending"];
             lettering: components["schemas"]["Lettering"];
             meanings?: boolean;
+            greeting?: string;
         };
         HuntedPlace: {
             letters: number[];
@@ -2889,6 +3187,10 @@ export interface components {
             draft: null | components["schemas"]["DraftState"];
             problems: components["schemas"]["Reason"][];
         };
+        LeftOut: {
+            what: string;
+            why: string;
+        };
         Lesson: {
             /** Format: int32 */
             format: number;
@@ -3004,6 +3306,12 @@ export interface components {
         LessonDay: "new" | "sound-family" | "second-sound" | "pattern" | "tricky-word" | "few-words" | "review" | "assessment" | "recap" | "sort";
         /** @enum {unknown} */
         LessonOutcome: "taught" | "stopped" | "not-taught";
+        LessonPack: {
+            cards: components["schemas"]["Card"][];
+            grid: components["schemas"]["CardGrid"];
+            sides: components["schemas"]["CardSide"][];
+            sheets: components["schemas"]["PaperSheet"][];
+        };
         LessonPart: {
             kind: components["schemas"]["PartKind"];
             activities: components["schemas"]["Activity"][];
@@ -3272,6 +3580,23 @@ export interface components {
             formation: string;
             picture?: null | string;
         };
+        PackPart: {
+            /** Format: date */
+            date: string;
+            /** Format: uuid */
+            groupId: string;
+            groupName: string;
+            rungLabel: string;
+            pack: components["schemas"]["LessonPack"];
+        };
+        PackView: {
+            /** Format: date */
+            from: string;
+            grid: components["schemas"]["CardGrid"];
+            parts: components["schemas"]["PackPart"][];
+            unplanned: components["schemas"]["UnplannedLesson"][];
+            inTheBox: components["schemas"]["BoxedCards"][];
+        };
         PairView: {
             word: string;
             sound: string;
@@ -3285,6 +3610,7 @@ export interface components {
                 [key: string]: string;
             };
             bank: string[];
+            hasAnswers?: boolean;
         };
         /** @enum {unknown} */
         PartKind: "revisit" | "teach" | "practise" | "apply";
@@ -3355,6 +3681,11 @@ export interface components {
         PinChange: {
             password: string;
             pin: null | string;
+        };
+        PlacedPage: {
+            /** Format: int32 */
+            page: number;
+            turned: boolean;
         };
         PlacesView: {
             places: components["schemas"]["PlaceView"][];
@@ -3611,6 +3942,8 @@ export interface components {
             date: string;
             rungLabel: string;
             kinds: components["schemas"]["SheetKind"][];
+            withoutAnswers: components["schemas"]["SheetKind"][];
+            leftOut: components["schemas"]["LeftOut"][];
         };
         SignInRequest: {
             email: string;
@@ -3784,6 +4117,13 @@ export interface components {
         Unlocking: {
             secret: string;
         };
+        UnplannedLesson: {
+            /** Format: date */
+            date: string;
+            /** Format: uuid */
+            groupId: string;
+            groupName: string;
+        };
         VerdictView: {
             written: string;
             status: components["schemas"]["OwnStatus"];
@@ -3813,6 +4153,29 @@ export interface components {
             milliseconds: number;
             /** Format: date-time */
             madeAt: string;
+        };
+        WallCell: {
+            notation: string;
+            grapheme: string;
+            sounds: string;
+            keyWord: string;
+            picture: null | string;
+            taught: boolean;
+        };
+        WallRung: {
+            id: string;
+            label: string;
+        };
+        WallStage: {
+            stage: string;
+            cells: components["schemas"]["WallCell"][];
+        };
+        WallView: {
+            groupName: string;
+            /** Format: date */
+            date: string;
+            stages: components["schemas"]["WallStage"][];
+            rungs: components["schemas"]["WallRung"][];
         };
         WayFile: {
             /** Format: byte */
@@ -6735,6 +7098,107 @@ export interface operations {
             };
         };
     };
+    getPack: {
+        parameters: {
+            query?: {
+                size?: string;
+                group?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PackView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listBox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoxedCards"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeBox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoxChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoxedCards"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     giveCover: {
         parameters: {
             query?: never;
@@ -8229,7 +8693,11 @@ export interface operations {
     };
     listSheets: {
         parameters: {
-            query?: never;
+            query?: {
+                span?: string;
+                rung?: string;
+                words?: string;
+            };
             header?: never;
             path: {
                 schoolId: string;
@@ -8265,6 +8733,8 @@ export interface operations {
             query?: {
                 level?: string;
                 seed?: number;
+                span?: string;
+                rung?: string;
                 words?: string;
             };
             header?: never;
@@ -8287,6 +8757,312 @@ export interface operations {
                     "application/json": components["schemas"]["PaperSheet"];
                 };
             };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getCards: {
+        parameters: {
+            query?: {
+                kind?: string;
+                source?: string;
+                size?: string;
+                backs?: boolean;
+                copies?: number;
+                words?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getBooklet: {
+        parameters: {
+            query?: {
+                kind?: string;
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookletView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getHomeSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getLessonPack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonPack"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSlides: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPlanFile: {
+        parameters: {
+            query?: {
+                say?: boolean;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSheetFile: {
+        parameters: {
+            query?: {
+                kind?: string;
+                level?: string;
+                seed?: number;
+                span?: string;
+                rung?: string;
+                words?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getHomeFile: {
+        parameters: {
+            query?: {
+                large?: boolean;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWordsFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
             /** @description Bad Request */
             400: {
                 headers: {

@@ -9,7 +9,8 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { Mark } from '../shell/Mark';
 import { usePageTitle } from '../shell/usePageTitle';
-import { applyStyle } from '../style/applyStyle';
+import { LessonPackShown } from '../printing/LessonPackShown';
+import { applyPaper, applyStyle } from '../style/applyStyle';
 import { coverQuery } from './queries';
 import { dayText, setLanguage, text } from '../text/text';
 
@@ -41,6 +42,7 @@ export function CoverPage() {
   const view = cover.data;
   setLanguage(view.language);
   applyStyle(view.style);
+  applyPaper(view.paperSize);
   if (teaching) {
     return (
       <WithFacts>
@@ -71,6 +73,7 @@ export function CoverPage() {
         </Button>
       </div>
       <LessonSheet lesson={view.lesson} groupName={view.groupName} date={view.date} rungLabel={view.rungLabel} say />
+      <LessonPackShown pack={view.pack} paper={view.paperSize} groupName={view.groupName} date={view.date} answers />
     </main>
   );
 }

@@ -1,17 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
-import { ItemShown } from '../lesson/ItemShown';
 import { Picture } from '../lesson/Picture';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, text, textOf } from '../text/text';
+import type { CardKind } from '../printing/queries';
 import { gatheringQuery } from './queries';
-import { Cards, type CardSet } from './Cards';
 
 type Gathered = Schemas['GatheringView'];
 
@@ -28,7 +27,6 @@ export function GatherPage() {
 }
 
 function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId: string }) {
-  const [printing, setPrinting] = useState<CardSet | null>(null);
   const title = text('gather.title', { group: view.groupName });
   usePageTitle(title);
   useEffect(() => {
@@ -36,19 +34,22 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
     return () => document.documentElement.classList.remove('printing');
   }, []);
   const g = view.gathering;
-  if (printing) return <Cards set={printing} onBack={() => setPrinting(null)} />;
-  const sets: CardSet[] = [
-    { kind: 'grapheme', cards: g.cards.map((c) => ({ key: c.correspondence, word: c.grapheme })) },
-    { kind: 'word', cards: g.words.map((w) => ({ key: w.word, word: w.word, marks: w.marks })) },
-    { kind: 'tricky', cards: g.tricky.map((w) => ({ key: w.word, word: w.word, marks: w.marks, tricky: w.tricky })) },
-    { kind: 'picture', cards: g.pictures.map((p) => ({ key: p, picture: p })) },
+  const sets: { kind: CardKind; cards: { key: string; word?: string; picture?: string }[] }[] = [
+    { kind: 'graphemes', cards: g.cards.map((c) => ({ key: c.correspondence, word: c.grapheme })) },
+    { kind: 'words', cards: g.words.map((w) => ({ key: w.word, word: w.word })) },
+    { kind: 'tricky', cards: g.tricky.map((w) => ({ key: w.word, word: w.word })) },
+    { kind: 'pictures', cards: g.pictures.map((p) => ({ key: p, picture: p })) },
   ];
   const names = {
-    grapheme: 'gather.cards',
-    word: 'gather.words',
+    graphemes: 'gather.cards',
+    words: 'gather.words',
     tricky: 'gather.tricky',
-    picture: 'gather.pictures',
+    pictures: 'gather.pictures',
+    sounds: 'gather.cards',
+    tiles: 'gather.tiles',
   } as const;
+  const toPrint = (kind: CardKind) =>
+    `/groups/${groupId}/printing/${view.from}/cards?kind=${kind}&source=${days === 5 ? 'week' : 'lesson'}`;
   return (
     <>
       <div className="d-lg-flex justify-content-between align-items-end gap-4 mb-3">
@@ -87,9 +88,9 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
               <header className="d-flex justify-content-between align-items-center">
                 <h2>{text(names[set.kind])}</h2>
                 {set.cards.length > 0 && (
-                  <Button className="no-print" size="sm" variant="outline-primary" onClick={() => setPrinting(set)}>
+                  <Link className="no-print btn btn-sm btn-outline-primary" to={toPrint(set.kind)}>
                     {text('gather.printCards')}
-                  </Button>
+                  </Link>
                 )}
               </header>
               {set.cards.length === 0 ? (
@@ -104,7 +105,14 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
             </section>
           ))}
           <section className="panel">
-            <h2>{text('gather.tiles')}</h2>
+            <header className="d-flex justify-content-between align-items-center">
+              <h2>{text('gather.tiles')}</h2>
+              {g.tiles.length > 0 && (
+                <Link className="no-print btn btn-sm btn-outline-primary" to={toPrint('tiles')}>
+                  {text('gather.printCards')}
+                </Link>
+              )}
+            </header>
             {g.tiles.length === 0 ? (
               <p className="quiet">{text('gather.none')}</p>
             ) : (
@@ -117,14 +125,24 @@ function Gather({ view, days, groupId }: { view: Gathered; days: number; groupId
               </p>
             )}
           </section>
-          {g.sheets.map((sheet) => (
-            <section key={sheet.activityId + sheet.item.id} className="panel">
-              <h2>
-                {text('gather.sheets')}: {textOf('activity', sheet.kind)}
-              </h2>
-              <ItemShown item={sheet.item} kind={sheet.kind} print />
+          {g.sheets.length > 0 && (
+            <section className="panel">
+              <header className="d-flex justify-content-between align-items-center">
+                <h2>{text('gather.sheets')}</h2>
+                <Link
+                  className="no-print btn btn-sm btn-outline-primary"
+                  to={
+                    days === 5
+                      ? `/week/${view.from}/pack?group=${groupId}`
+                      : `/groups/${groupId}/printing/${view.from}/pack`
+                  }
+                >
+                  {text('gather.print')}
+                </Link>
+              </header>
+              <p className="mt-2 mb-0">{g.sheets.map((s) => textOf('activity', s.kind)).join(' · ')}</p>
             </section>
-          ))}
+          )}
         </div>
       )}
     </>

@@ -27,7 +27,7 @@ export function LessonBar({ view, say, canUndo, canRedo, onSay, onCover, onCopy,
   const narrow = useNarrow();
   const tools: Tool[] = [
     { label: text('lesson.gather'), to: `/groups/${view.groupId}/gather/${view.date}` },
-    { label: text('lesson.sheets'), to: `/groups/${view.groupId}/sheets/${view.date}` },
+    { label: text('lesson.sheets'), to: `/groups/${view.groupId}/printing/${view.date}` },
     { label: text('lesson.print'), to: `/groups/${view.groupId}/lessons/${view.date}/print` },
     ...(onCover ? [{ label: text('lesson.cover'), onClick: onCover }] : []),
     ...(onCopy ? [{ label: text('lesson.copy'), onClick: onCopy }] : []),

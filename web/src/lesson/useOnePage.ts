@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef } from 'react';
 
-/** Millimetres: what is left of A4 between the margins of print.css, and the padding that a sheet has on screen. */
-const PAGE_HEIGHT = 273;
+/** Millimetres: what is left of a page between the margins of print.css, and the padding that a sheet has on screen. */
+const PAGE_HEIGHT = { a4: 273, letter: 255 };
 const SHEET_PADDING = 8;
 const PIXELS_PER_MILLIMETRE = 96 / 25.4;
 
@@ -18,8 +18,9 @@ export function useOnePage() {
       const element = sheet.current;
       if (!element) return;
       let zoom = LARGEST;
+      const page = document.documentElement.dataset['paper'] === 'letter' ? PAGE_HEIGHT.letter : PAGE_HEIGHT.a4;
       const isTooHigh = () =>
-        element.getBoundingClientRect().height > (PAGE_HEIGHT + 2 * SHEET_PADDING * zoom) * PIXELS_PER_MILLIMETRE;
+        element.getBoundingClientRect().height > (page + 2 * SHEET_PADDING * zoom) * PIXELS_PER_MILLIMETRE;
       element.style.zoom = String(zoom);
       while (zoom > SMALLEST && isTooHigh()) {
         zoom -= STEP;

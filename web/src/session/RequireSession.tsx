@@ -5,7 +5,7 @@ import { WithFacts } from '../facts/WithFacts';
 import { ErrorBoundary } from '../shell/ErrorBoundary';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
-import { applyStyle } from '../style/applyStyle';
+import { applyPaper, applyStyle } from '../style/applyStyle';
 import { styleQuery } from '../style/queries';
 import { setLanguage } from '../text/text';
 import { ChooseSchool } from './ChooseSchool';
@@ -51,7 +51,7 @@ function InSchool({ session }: { session: Session }) {
   if (only) return <Loading />;
   if (!school) return <ChooseSchool session={session} unknown={schoolId !== null} />;
   return (
-    <Styled schoolId={school.id} language={school.language}>
+    <Styled schoolId={school.id} language={school.language} paper={school.paperSize}>
       <SchoolContext value={{ session, school }}>
         <WithFacts>
           <ErrorBoundary at={pathname}>
@@ -63,12 +63,20 @@ function InSchool({ session }: { session: Session }) {
   );
 }
 
-function Styled({ schoolId, language, children }: { schoolId: string; language: string; children: ReactNode }) {
+interface StyledProps {
+  schoolId: string;
+  language: string;
+  paper: string;
+  children: ReactNode;
+}
+
+function Styled({ schoolId, language, paper, children }: StyledProps) {
   const style = useQuery(styleQuery(schoolId));
   if (style.isPending) return <Loading />;
   if (!style.data) return <ErrorNote problem={style.error!} retry={() => void style.refetch()} />;
   setLanguage(language);
   applyStyle(style.data);
+  applyPaper(paper);
   return children;
 }
 

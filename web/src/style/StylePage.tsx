@@ -247,6 +247,17 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 checked={style.meanings ?? true}
                 onChange={(e) => change({ meanings: e.target.checked })}
               />
+              <Form.Group controlId="style-greeting" className="mt-2">
+                <Form.Label>{text('style.greeting')}</Form.Label>
+                <Form.Control
+                  as="textarea"
+                  rows={2}
+                  maxLength={300}
+                  value={style.greeting ?? ''}
+                  placeholder={text('home.greeting')}
+                  onChange={(e) => change({ greeting: e.target.value.replace(/\s+/g, ' ') })}
+                />
+              </Form.Group>
               <h3>{text('style.release')}</h3>
               <div className="form-line d-flex flex-wrap gap-2 align-items-center mb-2">
                 {(['iDo', 'weDo'] as const).map((step) => (

@@ -20,3 +20,8 @@ export function applyStyle(view: Schemas['StyleView']) {
   root['markWeight'] = String(view.style.marks.weight);
   root['lettering'] = view.style.lettering.oneStorey ? 'one-storey' : 'print';
 }
+
+/** Says on what the school prints, for the style sheet. */
+export function applyPaper(paperSize: string) {
+  document.documentElement.dataset['paper'] = paperSize.toLowerCase();
+}

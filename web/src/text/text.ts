@@ -112,6 +112,15 @@ export function soundText(sounds: string): string {
     .join(' + ');
 }
 
+/** A sound for who never met such signs: “or” as in corn, whatever the school shows. */
+export function plainSoundText(sounds: string, keyWord: string): string {
+  const label = sounds
+    .split('+')
+    .map((s) => wording.sounds.find((known) => known.symbol === s)?.label ?? s)
+    .join(' ');
+  return text('sound.plain', { label, word: keyWord });
+}
+
 /** The sentence for a key that is put together at run time; the key itself where the catalogue has none. */
 export function textOf(prefix: string, code: string, values: Record<string, string | number> = {}): string {
   const key = `${prefix}.${code}`;

@@ -52,6 +52,9 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
         <div className="d-flex flex-wrap align-items-center gap-2">
           <Link to={to(-7)}>← {text('week.previous')}</Link>
           <Link to={to(7)}>{text('week.next')} →</Link>
+          <Link className="btn btn-sm btn-outline-primary" to={`/week/${week.from}/pack`}>
+            {text('week.pack')}
+          </Link>
           <ButtonGroup size="sm">
             {[1, 2].map((n) => (
               <Link

@@ -12,4 +12,8 @@ public sealed record PaperSheet(
     ImmutableArray<Item> Items,
     ImmutableDictionary<string, string> Pictures,
     ImmutableArray<string> Bank
-);
+)
+{
+    /// <summary>False where nothing on it is right or wrong.</summary>
+    public bool HasAnswers => SheetFacts.Of(Kind).HasAnswers;
+}

@@ -37,11 +37,13 @@ public enum SheetLevel
 /// <param name="Activities">The activities whose items stand on it, one after the other.</param>
 /// <param name="Counts">How many items of the last activity, by level.</param>
 /// <param name="Fewest">Fewer items than this are none.</param>
+/// <param name="HasAnswers">False where nothing on it is right or wrong.</param>
 public sealed record SheetFacts(
     SheetKind Kind,
     ImmutableArray<ActivityKind> Activities,
     ImmutableArray<int> Counts,
-    int Fewest
+    int Fewest,
+    bool HasAnswers
 )
 {
     /// <summary>In the order of the kinds; one without a row fails when the core is loaded.</summary>
@@ -63,7 +65,8 @@ public sealed record SheetFacts(
                             kind,
                             [.. row[1].Split('|').Select(InventoryData.Parse<ActivityKind>)],
                             [.. row[2..5].Select(n => int.Parse(n, CultureInfo.InvariantCulture))],
-                            int.Parse(row[5], CultureInfo.InvariantCulture)
+                            int.Parse(row[5], CultureInfo.InvariantCulture),
+                            row[6] == "yes"
                         )
                         : throw new InvalidOperationException($"data/templates/sheets.tsv has no row for {kind}.")
                 ),

@@ -13,13 +13,39 @@ public static class SheetMaker
     /// <summary>With fewer words of a level than this, all are taken.</summary>
     private const int FewestOfLevel = 6;
 
-    /// <param name="words">Spellings that the sheet is to be about; null for all that have what is new.</param>
+    /// <param name="words">Readable words that the sheet is to be about; null for all that have what is new.</param>
     /// <returns>Null where there is too little for the sheet.</returns>
     public static PaperSheet? Make(
         LessonRequest request,
         SheetKind kind,
         SheetLevel level,
-        IReadOnlySet<string>? words = null
+        IReadOnlySet<Word>? words = null
+    )
+    {
+        if (words is not null)
+            request = ChosenWords.Over(request, words);
+        if (level == SheetLevel.Same)
+            return Make(request, kind, level, level, words);
+        return Make(request, kind, level, level, words)
+            ?? Make(request, kind, level, SheetLevel.Same, words)
+            // As it is, then: better the same sheet than none.
+            ?? (
+                Make(request, kind, SheetLevel.Same, SheetLevel.Same, words) is { } same
+                    ? same with
+                    {
+                        Level = level,
+                    }
+                    : null
+            );
+    }
+
+    /// <param name="of">Of which words: where those of the level are too few, all are taken.</param>
+    private static PaperSheet? Make(
+        LessonRequest request,
+        SheetKind kind,
+        SheetLevel level,
+        SheetLevel of,
+        IReadOnlySet<Word>? words
     )
     {
         var facts = SheetFacts.Of(kind);
@@ -27,7 +53,7 @@ public static class SheetMaker
         var work = new LessonWork(request)
         {
             SetSize = Math.Max(count, facts.Fewest),
-            Only = WordsOf(new LessonWork(request), kind, level, words),
+            Only = WordsOf(new LessonWork(request), kind, of, words),
             OnlyThese = words is not null || kind == SheetKind.MissingGrapheme,
         };
         var items = new List<Item>();
@@ -54,10 +80,10 @@ public static class SheetMaker
     }
 
     /// <summary>The kinds of which there is a sheet.</summary>
-    public static IEnumerable<SheetKind> Can(LessonRequest request, IReadOnlySet<string>? words = null) =>
+    public static IEnumerable<SheetKind> Can(LessonRequest request, IReadOnlySet<Word>? words = null) =>
         Enum.GetValues<SheetKind>().Where(k => Make(request, k, SheetLevel.Same, words) is not null);
 
-    private static IEnumerable<string> BankOf(SheetKind kind, List<Item> items) =>
+    internal static IEnumerable<string> BankOf(SheetKind kind, IEnumerable<Item> items) =>
         kind is SheetKind.JoinPictures or SheetKind.GapSentences
             ? items.OfType<IOfWord>().Select(i => i.Word).Distinct()
             : [];
@@ -67,14 +93,16 @@ public static class SheetMaker
         LessonWork work,
         SheetKind kind,
         SheetLevel level,
-        IReadOnlySet<string>? words
+        IReadOnlySet<Word>? words
     )
     {
         // On paper nobody says the word that has a gap: its picture does.
         var own = work
             .Own.Where(w =>
-                (words is null || words.Contains(w.Spelling))
+                (words is null || words.Contains(w))
                 && (kind != SheetKind.MissingGrapheme || work.Request.Materials.Pictures.ContainsKey(w.Spelling))
+                // One sock and two socks look alike.
+                && (kind != SheetKind.JoinPictures || w.Suffix is null)
             )
             .ToList();
         if (level == SheetLevel.Same || own.Count == 0)

@@ -79,7 +79,8 @@ public sealed class SchoolWay(
             Pictures = sheet.Pictures.ToImmutableDictionary(p => p.Key, p => Picture(p.Key) ?? Stored(p.Value)),
         };
 
-    private Item Over(Item item, ActivityKind kind) =>
+    /// <summary>An item by itself, as an activity shows it.</summary>
+    public Item Over(Item item, ActivityKind kind) =>
         item switch
         {
             CardItem card => Over(card),
@@ -136,7 +137,7 @@ public sealed class SchoolWay(
     }
 
     /// <summary>What shows a word; null where nothing is sure.</summary>
-    private string? Picture(string word) => own.GetValueOrDefault(word) ?? pictures.GetValueOrDefault(word);
+    public string? Picture(string word) => own.GetValueOrDefault(word) ?? pictures.GetValueOrDefault(word);
 
     /// <summary>
     /// A picture by the name that a stored lesson has for it; nothing where it was the school's own and is gone.

@@ -1,0 +1,122 @@
+import type { Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, openLesson, signIn, test } from './app';
+
+/** The page as its own print makes it. */
+const printed = (page: Page, path?: string) =>
+  page.pdf({ preferCSSPageSize: true, tagged: true, printBackground: true, ...(path && { path }) });
+
+/** How many pages a PDF file has. */
+const pagesOf = (file: Buffer) => (file.toString('latin1').match(/\/Type ?\/Page\b(?!s)/g) ?? []).length;
+
+test('a week goes to paper: as many pages as promised, and what is in the box stays out', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await page.getByRole('link', { name: 'Print the week' }).click();
+  const count = page.getByRole('status').first();
+  await expect(count).toContainText(/on \d+ pages\./);
+  const promised = Number(/on (\d+) pages/.exec((await count.textContent())!)![1]);
+  expect(promised).toBeGreaterThan(3);
+  const file = await printed(page);
+  expect(pagesOf(file)).toBe(promised);
+  expect(file.toString('latin1')).toContain('/MarkInfo');
+
+  const cards = async () => Number(/^(\d+) cards/.exec((await count.textContent())!)![1]);
+  const before = await cards();
+  const tick = page.getByRole('checkbox', { checked: false }).first();
+  const name = (await tick.getAttribute('id'))!.split('-').pop()!;
+  await tick.check();
+  await expect.poll(cards).toBeLessThan(before);
+  const box = page.locator('section', { has: page.getByRole('heading', { name: 'In the box, so not printed' }) });
+  await box.getByRole('checkbox', { name, exact: true }).uncheck();
+  await expect.poll(cards).toBe(before);
+});
+
+test('one lesson goes to whoever takes it, as one printing and as files', async ({ page }) => {
+  await signIn(page);
+  await openLesson(page, 'Kestrels');
+  await page.getByRole('link', { name: 'For paper' }).click();
+  await expect(page.locator('.paper')).toBeVisible();
+  expect(pagesOf(await printed(page))).toBe(1);
+  await page.getByLabel('About').selectOption('words of my own');
+  await page.getByLabel('Words, with spaces').fill('ship chat thin moth rich xyzzy');
+  await page.getByRole('button', { name: 'Use these words' }).click();
+  await expect(page.getByText('Left out, we don’t know how they are read: xyzzy')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Sheet' }).selectOption('Read and mark');
+  await expect(page.locator('.paper')).toContainText('moth');
+
+  await page.getByRole('link', { name: 'Whole lesson' }).click();
+  await expect(page.locator('.sheet')).toBeVisible();
+  const sides = await page.locator('.leaf').count();
+  const sheets = await page.locator('.paper').count();
+  expect(pagesOf(await printed(page))).toBe(1 + sheets + sides);
+
+  await page.getByRole('link', { name: 'Files' }).click();
+  const download = page.waitForEvent('download');
+  await page.locator('li', { hasText: 'Slides (PPTX)' }).getByRole('link', { name: 'Get the file' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^Kestrels-.*-slides\.pptx$/);
+});
+
+const deep = process.env['BOLD_DEEP'] === '1';
+const PAPERS = join(import.meta.dirname, '../stored/papers');
+
+test('every kind of sheet prints whole on A4 and Letter, as it did before', async ({ page }) => {
+  test.skip(!deep, 'the deep run has the tools to look into PDF files');
+  test.setTimeout(240_000);
+  await signIn(page);
+  await openLesson(page, 'Kestrels');
+  const address = page.url().replace('/lessons/', '/printing/');
+  const kinds = readdirSync(PAPERS).filter((f) => f.endsWith('.json'));
+  expect(kinds.length).toBeGreaterThan(12);
+  const wanted = kinds.map((k) => k.replace('.json', ''));
+  await page.route(/\/groups\/[^/]+\/sheets\//, async (route) => {
+    const last = new URL(route.request().url()).pathname.split('/').pop()!;
+    const isList = /^\d{4}-/.test(last);
+    await route.fulfill({
+      json: isList
+        ? { groupName: 'Wrens', date: '2026-11-24', rungLabel: 'x', kinds: wanted, withoutAnswers: [], leftOut: [] }
+        : JSON.parse(readFileSync(join(PAPERS, `${last}.json`), 'utf8')),
+    });
+  });
+  for (const paper of ['a4', 'letter'] as const)
+    for (const kind of wanted)
+      for (const answers of paper === 'a4' ? ['', '&answers=1'] : ['']) {
+        await page.goto(`${address}?sheet=${kind}${answers}`);
+        await expect(page.locator('.paper')).toBeVisible();
+        await page.evaluate((p) => (document.documentElement.dataset['paper'] = p), paper);
+        await page.evaluate(() => document.fonts.ready);
+        const file = test.info().outputPath(`${kind}.pdf`);
+        await printed(page, file);
+        look(file, paper === 'a4' ? [595, 842] : [612, 792]);
+        if (paper === 'a4') {
+          const text = execFileSync('pdftotext', ['-layout', file, '-'])
+            .toString()
+            .replace(/[ \f]+/g, ' ')
+            .replace(/\n\s*/g, '\n');
+          expect(text).toMatchSnapshot(`${kind}${answers ? '-answers' : ''}.txt`);
+        }
+      }
+});
+
+/** One page, tagged, with all its fonts in it, and no letter outside of what a printer reaches. */
+function look(file: string, [width, height]: [number, number]) {
+  const info = execFileSync('pdfinfo', [file]).toString();
+  expect(info).toMatch(/Tagged: +yes/);
+  expect(info).toMatch(/Pages: +1\n/);
+  const size = /Page size: +([\d.]+) x ([\d.]+)/.exec(info)!;
+  expect([Math.round(Number(size[1])), Math.round(Number(size[2]))]).toEqual([width, height]);
+  const fonts = execFileSync('pdffonts', [file]).toString().trim().split('\n').slice(2);
+  expect(fonts.length).toBeGreaterThan(0);
+  for (const font of fonts) expect(font).toMatch(/ yes (yes|no) +(yes|no) +\d+ +\d+$/);
+  const boxes = execFileSync('pdftotext', ['-bbox', file, '-']).toString();
+  for (const [, left, top, right, bottom] of boxes.matchAll(
+    /<word xMin="([\d.-]+)" yMin="([\d.-]+)" xMax="([\d.-]+)" yMax="([\d.-]+)"/g,
+  )) {
+    expect(Number(left)).toBeGreaterThan(14);
+    expect(Number(top)).toBeGreaterThan(8);
+    expect(Number(right)).toBeLessThan(width - 14);
+    expect(Number(bottom)).toBeLessThan(height - 8);
+  }
+}
