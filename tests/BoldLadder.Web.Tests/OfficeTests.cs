@@ -155,6 +155,15 @@ public sealed class OfficeTests
     }
 
     [Fact]
+    public void The_pronoun_I_has_its_capital_wherever_it_stands()
+    {
+        var i = (WordItem)ItemMaker.OfWord("x", Data.Value.Lexicon.Find("i")!, [], Taught.Nothing) with { Id = "x:i" };
+        Assert.Equal("I", new ItemWords(Saying).Of(i, ActivityKind.TrickySoFar)[0].Text);
+        var home = new HomeSheet([], [], [], [i], null, HomeSheet.Games[0]);
+        Assert.Contains("I", Words(HomePaper.Of(home, "x", On, Saying, "", large: false).Blocks));
+    }
+
+    [Fact]
     public void Every_shipped_picture_can_be_drawn()
     {
         foreach (var name in Data.Value.Materials.Pictures.Values.Distinct())

@@ -27,10 +27,10 @@ test('a week goes to paper: as many pages as promised, and what is in the box st
   const before = await cards();
   const tick = page.getByRole('checkbox', { checked: false }).first();
   const name = (await tick.getAttribute('id'))!.split('-').pop()!;
-  await tick.check();
+  await tick.click();
   await expect.poll(cards).toBeLessThan(before);
   const box = page.locator('section', { has: page.getByRole('heading', { name: 'In the box, so not printed' }) });
-  await box.getByRole('checkbox', { name, exact: true }).uncheck();
+  await box.getByRole('checkbox', { name, exact: true }).click();
   await expect.poll(cards).toBe(before);
 });
 
@@ -89,7 +89,7 @@ test('every kind of sheet prints whole on A4 and Letter, as it did before', asyn
         await page.evaluate(() => document.fonts.ready);
         const file = test.info().outputPath(`${kind}.pdf`);
         await printed(page, file);
-        look(file, paper === 'a4' ? [595, 842] : [612, 792]);
+        look(`${kind} on ${paper}`, file, paper === 'a4' ? [595, 842] : [612, 792]);
         if (paper === 'a4') {
           const text = execFileSync('pdftotext', ['-layout', file, '-'])
             .toString()
@@ -101,10 +101,10 @@ test('every kind of sheet prints whole on A4 and Letter, as it did before', asyn
 });
 
 /** One page, tagged, with all its fonts in it, and no letter outside of what a printer reaches. */
-function look(file: string, [width, height]: [number, number]) {
+function look(what: string, file: string, [width, height]: [number, number]) {
   const info = execFileSync('pdfinfo', [file]).toString();
   expect(info).toMatch(/Tagged: +yes/);
-  expect(info).toMatch(/Pages: +1\n/);
+  expect(info, what).toMatch(/Pages: +1\n/);
   const size = /Page size: +([\d.]+) x ([\d.]+)/.exec(info)!;
   expect([Math.round(Number(size[1])), Math.round(Number(size[2]))]).toEqual([width, height]);
   const fonts = execFileSync('pdffonts', [file]).toString().trim().split('\n').slice(2);
@@ -114,9 +114,9 @@ function look(file: string, [width, height]: [number, number]) {
   for (const [, left, top, right, bottom] of boxes.matchAll(
     /<word xMin="([\d.-]+)" yMin="([\d.-]+)" xMax="([\d.-]+)" yMax="([\d.-]+)"/g,
   )) {
-    expect(Number(left)).toBeGreaterThan(14);
-    expect(Number(top)).toBeGreaterThan(8);
-    expect(Number(right)).toBeLessThan(width - 14);
-    expect(Number(bottom)).toBeLessThan(height - 8);
+    expect(Number(left), what).toBeGreaterThan(14);
+    expect(Number(top), what).toBeGreaterThan(8);
+    expect(Number(right), what).toBeLessThan(width - 14);
+    expect(Number(bottom), what).toBeLessThan(height - 8);
   }
 }

@@ -129,7 +129,8 @@ test('a cover adult opens today’s lesson from a link, teaches it from the boar
   await expect(cover.locator('.sheet')).toContainText('never add “uh”');
   await expect(cover.locator('.sheet')).toContainText('Otters');
   const pdf = await cover.pdf({ preferCSSPageSize: true, printBackground: true });
-  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+  const papers = (await cover.locator('.paper').count()) + (await cover.locator('.leaf').count());
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1 + papers);
   await cover.getByRole('button', { name: 'Open board' }).click();
   await expect(cover.locator('.board')).toBeVisible();
   await cover.keyboard.press('Escape');

@@ -90,11 +90,11 @@ public static class DocxFile
 
         private Table Table(GridBlock grid)
         {
-            var total = grid.Widths.Sum();
-            var widths = grid.Widths.Select(w => Twips((double)Room * w / total)).ToList();
+            var (total, room) = (grid.Widths.Sum(), Room * grid.Percent / 100.0);
+            var widths = grid.Widths.Select(w => Twips(room * w / total)).ToList();
             var table = new Table(
                 new TableProperties(
-                    new TableWidth { Width = Number(Twips(Room)), Type = TableWidthUnitValues.Dxa },
+                    new TableWidth { Width = Number(Twips(room)), Type = TableWidthUnitValues.Dxa },
                     Borders(grid.Ruled),
                     new TableLayout { Type = TableLayoutValues.Fixed }
                 ),
@@ -271,7 +271,7 @@ public static class DocxFile
                 {
                     Before = "0",
                     After = "0",
-                    Line = "120",
+                    Line = "220",
                     LineRule = LineSpacingRuleValues.Exact,
                 }
             )

@@ -36,11 +36,13 @@ public sealed record TextBlock(ImmutableArray<Span> Spans, int Points = 11, bool
 /// <param name="Widths">Of the columns, as shares; the rows have as many cells.</param>
 /// <param name="Ruled">With lines between the cells; a first row of headings is said by the cells themselves.</param>
 /// <param name="RowHeight">At least so many millimetres; 0 for as high as what stands in it.</param>
+/// <param name="Percent">How much of the width it takes, from the left.</param>
 public sealed record GridBlock(
     ImmutableArray<ImmutableArray<GridCell>> Cells,
     ImmutableArray<int> Widths,
     bool Ruled,
-    int RowHeight = 0
+    int RowHeight = 0,
+    int Percent = 100
 ) : Block;
 
 /// <param name="Centred">In the middle of the cell.</param>

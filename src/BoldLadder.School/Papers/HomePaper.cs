@@ -61,7 +61,7 @@ public static class HomePaper
         {
             blocks.Add(new HeadingBlock(2, saying.Say("home.tricky")));
             blocks.Add(TextBlock.Of(saying.Say("home.trickyHow"), plain));
-            blocks.Add(TextBlock.Read(string.Join("      ", sheet.Tricky.Select(w => w.Word)), read));
+            blocks.Add(TextBlock.Read(string.Join("      ", sheet.Tricky.Select(w => Written.Of(w.Word))), read));
         }
         if (sheet.Sentence is { } sentence)
         {

@@ -27,7 +27,7 @@ public sealed class ItemWords(Saying saying)
         item switch
         {
             CardItem card => OfCard(card, kind),
-            WordItem word => [Read(word.Word), .. Notes(Beside(word, kind))],
+            WordItem word => [Read(Written.Of(word.Word)), .. Notes(Beside(word, kind))],
             MadeUpItem made => [Read(made.Word)],
             GapItem gap => [Read(Gapped(gap.Word, gap.Marks, gap.Gap)), .. Answer(gap.Word)],
             ChoiceItem choice =>

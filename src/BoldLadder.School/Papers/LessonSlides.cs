@@ -80,14 +80,14 @@ public sealed class LessonSlides(Saying saying, Func<string, OfficePicture?> pic
             case CardItem card:
                 return [Face.Of(Line(card.Grapheme))];
             case WordItem word when kind is ActivityKind.SpellWords or ActivityKind.SpellTricky:
-                return [Face.Of(Told(saying.Say("board.countFirst"))), Face.Of(Line(word.Word))];
+                return [Face.Of(Told(saying.Say("board.countFirst"))), Face.Of(Line(Written.Of(word.Word)))];
             case MadeUpItem made when kind == ActivityKind.DictateName:
                 return [Face.Of(Told(saying.Say("board.countFirst"))), Face.Of(Line(made.Word))];
             case WordItem word:
                 // The picture comes after the reading.
                 return word.Picture is { Length: > 0 } of
-                    ? [Face.Of(Line(word.Word)), new Face([Line(word.Word)], [of])]
-                    : [Face.Of(Line(word.Word))];
+                    ? [Face.Of(Line(Written.Of(word.Word))), new Face([Line(Written.Of(word.Word))], [of])]
+                    : [Face.Of(Line(Written.Of(word.Word)))];
             case MadeUpItem made:
                 return [Face.Of(Line(made.Word))];
             case GapItem gap:

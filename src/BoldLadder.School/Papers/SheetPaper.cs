@@ -108,7 +108,7 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
     private GridCell Cell(Item item, PaperSheet sheet, bool answers) =>
         item switch
         {
-            WordItem word => new GridCell([Read(answers ? Parted(word) : word.Word)], Word),
+            WordItem word => new GridCell([Read(answers ? Parted(word) : Written.Of(word.Word))], Word),
             GapItem gap => new GridCell(
                 [
                     .. Pictured(sheet.Pictures.GetValueOrDefault(gap.Word, "")),
@@ -137,14 +137,14 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
             case CardItem card:
                 return [Traced(card.Grapheme, 6), new LinesBlock(answers ? 0 : 1)];
             case WordItem word when kind == SheetKind.TraceAndWrite:
-                return [Traced(word.Word, 2), new LinesBlock(answers ? 0 : 1)];
+                return [Traced(Written.Of(word.Word), 2), new LinesBlock(answers ? 0 : 1)];
             case WordItem word when kind == SheetKind.Boxes:
                 return [Boxes(word, answers)];
             case WordItem word when kind == SheetKind.CoverAndWrite:
                 return
                 [
                     Row([
-                        new GridCell([Read(word.Word)], Word),
+                        new GridCell([Read(Written.Of(word.Word))], Word),
                         .. Enumerable.Repeat(new GridCell([Read("____________")], Sentence), 3),
                     ]),
                 ];
@@ -152,7 +152,7 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
                 return
                 [
                     Row([
-                        new GridCell([Read(word.Word)], Word),
+                        new GridCell([Read(Written.Of(word.Word))], Word),
                         answers
                             ? new GridCell([new Span(saying.Say($"reason.{word.Reasons[0].Code}"))])
                             : new GridCell([Read("____________")], Sentence),
@@ -277,16 +277,17 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
 
     private static GridBlock Boxes(WordItem word, bool answers)
     {
-        const int columns = 10;
+        const int percentOfBox = 10;
         var parts = word.Graphemes.Split('|');
         return new GridBlock(
             [
                 [.. parts.Select(p => new GridCell(answers ? [Read(p)] : [], Sentence, Centred: true))],
                 [.. parts.Select(_ => new GridCell([new Span(answers ? "✓" : "")], 12, Centred: true))],
             ],
-            [.. parts.Select(_ => columns / parts.Length)],
+            [.. parts.Select(_ => 1)],
             Ruled: true,
-            RowHeight: 12
+            RowHeight: 12,
+            Percent: Math.Min(100, percentOfBox * parts.Length)
         );
     }
 

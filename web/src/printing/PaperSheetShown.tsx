@@ -1,7 +1,7 @@
 import { ChecklistShown } from '../lesson/Checklist';
 import { CrosswordClues } from '../lesson/CrosswordClues';
 import { CrosswordGrid } from '../lesson/CrosswordGrid';
-import type { Item, WordItem } from '../lesson/kinds';
+import type { Item, SortItem, WordItem } from '../lesson/kinds';
 import { Picture } from '../lesson/Picture';
 import { headingText, reasonText, text, textOf } from '../text/text';
 import { GapWord } from '../words/GapWord';
@@ -106,13 +106,15 @@ function ItemOnPaper({ item, sheet, answers }: Props & { item: Item }) {
                 <strong className={item.by === 'spelling' ? 'literacy' : undefined}>
                   {headingText(item.by, heading)}
                 </strong>
-                {item.words
-                  .filter((w) => w.heading === h || !answers)
-                  .map((w) => (
-                    <span key={w.word} className="literacy paper-write">
-                      {answers ? w.word : ''}
-                    </span>
-                  ))}
+                {answers
+                  ? item.words
+                      .filter((w) => w.heading === h)
+                      .map((w) => (
+                        <span key={w.word} className="literacy paper-write">
+                          {w.word}
+                        </span>
+                      ))
+                  : [...Array(linesOf(item)).keys()].map((line) => <span key={line} className="paper-write" />)}
               </div>
             ))}
           </div>
@@ -196,6 +198,10 @@ function ItemOnPaper({ item, sheet, answers }: Props & { item: Item }) {
       return null;
   }
 }
+
+/** Under each heading as many lines as the longest list needs, and one more: their number tells nothing. */
+const linesOf = (item: SortItem) =>
+  1 + Math.max(...item.headings.map((_, h) => item.words.filter((w) => w.heading === h).length));
 
 /** A word as its sheet has it: to mark, to trace, in boxes, to cover and write, in a chain. */
 function WordOnPaper({ word, sheet, answers }: Props & { word: WordItem }) {
