@@ -1,7 +1,9 @@
+using System.Collections.Immutable;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Lessons.Sheets;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
 using Xunit;
 
@@ -101,6 +103,74 @@ public class SheetTests
             );
         }
     }
+
+    [Fact]
+    public void The_answers_of_a_sheet_match_what_it_asks()
+    {
+        foreach (var (_, sheet, where) in Sheets())
+        {
+            foreach (var item in sheet.Items)
+                Assert.True(Matches(item, sheet), $"{where}: {item.Id}");
+            if (sheet.Kind is SheetKind.JoinPictures or SheetKind.GapSentences)
+                Assert.Equal(
+                    sheet.Items.Cast<IOfWord>().Select(i => i.Word).Order(),
+                    sheet.Bank.Order(StringComparer.Ordinal)
+                );
+        }
+    }
+
+    private static bool Matches(Item item, PaperSheet sheet) =>
+        item switch
+        {
+            GapItem gap => Letters(gap.Word, gap.Marks, gap.Gap) == Part(gap.Graphemes, gap.Gap)
+                && sheet.Pictures.ContainsKey(gap.Word),
+            ChoiceItem choice => choice.Options.Contains(Part(choice.Graphemes, choice.Gap))
+                && choice.Options.Distinct().Count() == choice.Options.Length,
+            SortItem sort => sort.Words.All(w => w.Heading >= 0 && w.Heading < sort.Headings.Length)
+                && sort.Headings.Select((_, h) => h).All(h => sort.Words.Any(w => w.Heading == h))
+                && (sort.By != "spelling" || sort.Words.All(w => Has(w.Word, sort.Headings[w.Heading]))),
+            HuntItem hunt => hunt.Words.All(w =>
+                w.Target < 0
+                    ? hunt.Targets.All(t => !Given.Word(w.Word).Contains(Correspondence.Parse(t)))
+                    : Given.Word(w.Word).Contains(Correspondence.Parse(hunt.Targets[w.Target]))
+            ),
+            MissingWordItem missing => sheet.Bank.Contains(missing.Word) && missing.Whole.Contains(missing.Word),
+            SentenceItem { Pictures: { } pictures } => pictures.Length >= 2
+                && pictures.Distinct().Count() == pictures.Length,
+            WordItem word when sheet.Kind == SheetKind.Boxes => word.Taps == word.Graphemes.Split('|').Length,
+            CrosswordItem crossword => Crosses(crossword),
+            _ => true,
+        };
+
+    /// <summary>Every box has one letter, whichever of its words it is read in.</summary>
+    private static bool Crosses(CrosswordItem crossword)
+    {
+        var boxes = new Dictionary<(int, int), char>();
+        return crossword.Lines.All(l =>
+            (l.Clue is not null || l.Picture is not null)
+            && l.Word.Index()
+                .All(c =>
+                {
+                    var at = (l.Row + (l.Across ? 0 : c.Index), l.Column + (l.Across ? c.Index : 0));
+                    if (!boxes.TryAdd(at, c.Item))
+                        return boxes[at] == c.Item;
+                    return at.Item1 < crossword.Height && at.Item2 < crossword.Width;
+                })
+        );
+    }
+
+    private static string Part(string graphemes, int at) => graphemes.Split('|')[at];
+
+    private static string Letters(string word, ImmutableArray<int> marks, int part)
+    {
+        var letters = word.Where((_, i) => marks[i] == part).ToArray();
+        return letters.Length == 2 && word.Length > 2 && marks.LastIndexOf(part) - marks.IndexOf(part) > 1
+            ? $"{letters[0]}-{letters[1]}"
+            : new string(letters);
+    }
+
+    private static bool Has(string word, string grapheme) =>
+        Given.Word(word).Segmentation.Graphemes.Split('|').Contains(grapheme);
 
     private static IEnumerable<string> Problems(LessonRequest request, PaperSheet sheet)
     {

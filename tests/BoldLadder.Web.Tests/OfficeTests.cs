@@ -226,6 +226,81 @@ public sealed class OfficeTests
         Assert.All(told, t => Assert.Equal(t.Value + "\n", File.ReadAllText(Path.Combine(folder, t.Key))));
     }
 
+    /// <summary>
+    /// A program that is not ours opens the files and prints them: nothing is lost, nothing is cut off, a sheet is one
+    /// page and its answers another, a slide is a page.
+    /// </summary>
+    [DeepFact]
+    public void What_office_programs_print_is_what_was_written()
+    {
+        var (request, lesson) = Lessons.Value[6];
+        var deck = new LessonSlides(Saying, _ => Dot).Of(lesson, lesson.Title.Label, On);
+        var documents = new Dictionary<string, (PagedText Text, int Pages)>
+        {
+            ["home"] = (HomePaper.Of(HomeSheet.Of(lesson, []), lesson.Title.Label, On, Saying, "", large: true), 1),
+        };
+        foreach (var paper in new[] { "A4", "Letter" })
+        foreach (var kind in Enum.GetValues<SheetKind>())
+        {
+            if (SheetMaker.Make(request, kind, SheetLevel.Harder) is { } made)
+            {
+                documents[$"{kind}-{paper}"] = (
+                    new SheetPaper(Saying, _ => Dot).Of(Way.Value.Over(made), On with { Paper = paper }),
+                    made.HasAnswers ? 2 : 1
+                );
+            }
+        }
+        var folder = Directory.CreateTempSubdirectory("papers").FullName;
+        File.WriteAllBytes(Path.Combine(folder, "deck.pptx"), PptxFile.Write(deck));
+        foreach (var (name, document) in documents)
+            File.WriteAllBytes(Path.Combine(folder, $"{name}.docx"), DocxFile.Write(document.Text));
+        Run(
+            "soffice",
+            [
+                $"-env:UserInstallation=file://{folder}/profile",
+                "--headless",
+                "--convert-to",
+                "pdf",
+                "--outdir",
+                folder,
+                .. Directory.EnumerateFiles(folder),
+            ]
+        );
+        string[] Pages(string name) =>
+            Run("pdftotext", [Path.Combine(folder, $"{name}.pdf"), "-"]).TrimEnd('\f', '\n').Split('\f');
+        foreach (var (name, (document, count)) in documents)
+        {
+            var pages = Pages(name);
+            Assert.True(count == pages.Length, $"{name} has {pages.Length} pages");
+            var text = Packed(string.Concat(pages));
+            Assert.All(Spans(document.Blocks), s => Assert.Contains(Packed(s.Text), text));
+        }
+        var slides = Pages("deck");
+        Assert.Equal(deck.Slides.Length, slides.Length);
+        Assert.All(deck.Slides.Zip(slides), s =>
+            Assert.All(s.First.Lines, l => Assert.Contains(Packed(l.Text), Packed(s.Second)))
+        );
+        Directory.Delete(folder, recursive: true);
+    }
+
+    private static string Packed(string text) => string.Concat(text.Where(c => !char.IsWhiteSpace(c)));
+
+    private static string Run(string program, string[] arguments)
+    {
+        using var process = System.Diagnostics.Process.Start(
+            new System.Diagnostics.ProcessStartInfo(program, arguments)
+            {
+                RedirectStandardOutput = true,
+                RedirectStandardError = true,
+            }
+        )!;
+        var output = process.StandardOutput.ReadToEndAsync();
+        var errors = process.StandardError.ReadToEndAsync();
+        process.WaitForExit();
+        Assert.True(process.ExitCode == 0, $"{program}: {errors.Result}");
+        return output.Result;
+    }
+
     /// <summary>The text of a document as a word processor has it, a paragraph a line.</summary>
     private static string Text(PagedText document)
     {

@@ -100,16 +100,56 @@ test('every kind of sheet prints whole on A4 and Letter, as it did before', asyn
       }
 });
 
-/** One page, tagged, with all its fonts in it, and no letter outside of what a printer reaches. */
-function look(what: string, file: string, [width, height]: [number, number]) {
+test('cards, booklets, posters and home sheets print whole', async ({ page }) => {
+  test.skip(!deep, 'the deep run has the tools to look into PDF files');
+  test.setTimeout(180_000);
+  await signIn(page);
+  await openLesson(page, 'Kestrels');
+  const address = page.url().replace('/lessons/', '/printing/');
+  const file = test.info().outputPath('paper.pdf');
+  for (const [what, width, height, pages] of [
+    ['cards?source=taught', 595, 842, null],
+    ['cards?kind=words&size=table', 595, 842, null],
+    ['cards?kind=sounds&source=taught&size=wall', 595, 842, null],
+    ['cards?kind=tiles&source=taught&copies=3', 595, 842, null],
+    ['booklets', 842, 595, null],
+    ['booklets?booklet=tricky', 842, 595, null],
+    ['booklets?booklet=sounds', 842, 595, 4],
+    ['home', 595, 842, 1],
+    ['home?large=1', 595, 842, 1],
+    ['wall', 595, 842, 1],
+    ['wall?poster=a3', 842, 1191, 1],
+    ['wall?poster=tiled', 595, 842, 4],
+  ] as const) {
+    await page.goto(`${address}/${what}`);
+    await expect(page.locator('.leaf, .paper').first()).toBeVisible();
+    await page.evaluate(() => document.fonts.ready);
+    await printed(page, file);
+    look(what, file, [width, height], pages ?? (await page.locator('.leaf').count()), what.includes('tiled'));
+    // A letter never stands over the edge of its card or page.
+    const over = await page
+      .locator('.card-place, .book-page')
+      .evaluateAll((places) =>
+        places
+          .filter((p) => p.scrollWidth > p.clientWidth + 1 || p.scrollHeight > p.clientHeight + 1)
+          .map((p) => p.textContent),
+      );
+    expect(over, what).toEqual([]);
+  }
+});
+
+/** So many pages, tagged, with all its fonts in it, and no letter outside of what a printer reaches. */
+function look(what: string, file: string, [width, height]: [number, number], pages = 1, isCut = false) {
   const info = execFileSync('pdfinfo', [file]).toString();
   expect(info).toMatch(/Tagged: +yes/);
-  expect(info, what).toMatch(/Pages: +1\n/);
+  expect(Number(/Pages: +(\d+)/.exec(info)![1]), what).toBe(pages);
   const size = /Page size: +([\d.]+) x ([\d.]+)/.exec(info)!;
   expect([Math.round(Number(size[1])), Math.round(Number(size[2]))]).toEqual([width, height]);
   const fonts = execFileSync('pdffonts', [file]).toString().trim().split('\n').slice(2);
   expect(fonts.length).toBeGreaterThan(0);
   for (const font of fonts) expect(font).toMatch(/ yes (yes|no) +(yes|no) +\d+ +\d+$/);
+  // What is put together of four pages goes on over the edge.
+  if (isCut) return;
   const boxes = execFileSync('pdftotext', ['-bbox', file, '-']).toString();
   for (const [, left, top, right, bottom] of boxes.matchAll(
     /<word xMin="([\d.-]+)" yMin="([\d.-]+)" xMax="([\d.-]+)" yMax="([\d.-]+)"/g,

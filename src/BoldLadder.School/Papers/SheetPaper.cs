@@ -14,6 +14,9 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
 {
     private const int Word = 26;
     private const int Sentence = 20;
+
+    /// <summary>A long word in its parts stays on one line.</summary>
+    private const int Parts = 16;
     private const int PictureSide = 24;
     private const int LineOfStory = 12;
     private readonly ItemWords words = new(saying);
@@ -108,7 +111,9 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
     private GridCell Cell(Item item, PaperSheet sheet, bool answers) =>
         item switch
         {
-            WordItem word => new GridCell([Read(answers ? Parted(word) : Written.Of(word.Word))], Word),
+            WordItem word => answers
+                ? new GridCell([Read(Parted(word))], Parts)
+                : new GridCell([Read(Written.Of(word.Word))], Word),
             GapItem gap => new GridCell(
                 [
                     .. Pictured(sheet.Pictures.GetValueOrDefault(gap.Word, "")),

@@ -35,7 +35,8 @@ public sealed record CardFace(
     ImmutableArray<string> Graphemes
 )
 {
-    public static CardFace Empty { get; } = new("", [], [], null, [], "", []);
+    public static CardFace Empty { get; } =
+        new(Text: "", Marks: [], Tricky: [], Picture: null, Says: [], Phrase: "", Graphemes: []);
 
     /// <summary>Letters or a word alone.</summary>
     public static CardFace Of(string text) => Empty with { Text = text };

@@ -36,7 +36,7 @@ public static class LessonSheets
             kind,
             SheetLevel.Same,
             activity.Items,
-            ImmutableDictionary<string, string>.Empty,
+            ImmutableSortedDictionary<string, string>.Empty,
             [.. Seeded.For(0, $"bank:{activity.Items[0].Id}").Shuffle(SheetMaker.BankOf(kind, activity.Items))]
         );
     }

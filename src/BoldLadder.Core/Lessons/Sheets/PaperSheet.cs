@@ -10,7 +10,7 @@ public sealed record PaperSheet(
     SheetKind Kind,
     SheetLevel Level,
     ImmutableArray<Item> Items,
-    ImmutableDictionary<string, string> Pictures,
+    ImmutableSortedDictionary<string, string> Pictures,
     ImmutableArray<string> Bank
 )
 {

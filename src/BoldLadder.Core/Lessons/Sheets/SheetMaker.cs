@@ -74,7 +74,7 @@ public static class SheetMaker
                 .Select(i => i.Word)
                 .Distinct()
                 .Where(request.Materials.Pictures.ContainsKey)
-                .ToImmutableDictionary(w => w, w => request.Materials.Pictures[w]),
+                .ToImmutableSortedDictionary(w => w, w => request.Materials.Pictures[w], StringComparer.Ordinal),
             [.. work.Stream($"bank:{kind}").Shuffle(BankOf(kind, items))]
         );
     }

@@ -76,7 +76,11 @@ public sealed class SchoolWay(
         sheet with
         {
             Items = [.. sheet.Items.Select(i => Over(i, SheetFacts.Of(sheet.Kind).Activities[^1]))],
-            Pictures = sheet.Pictures.ToImmutableDictionary(p => p.Key, p => Picture(p.Key) ?? Stored(p.Value)),
+            Pictures = sheet.Pictures.ToImmutableSortedDictionary(
+                p => p.Key,
+                p => Picture(p.Key) ?? Stored(p.Value),
+                StringComparer.Ordinal
+            ),
         };
 
     /// <summary>An item by itself, as an activity shows it.</summary>
