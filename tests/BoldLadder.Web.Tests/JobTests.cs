@@ -57,7 +57,7 @@ public sealed class JobTests : IAsyncLifetime
 
     private async Task<StoredJob> Until(Guid id, Func<StoredJob, bool> holds)
     {
-        for (var i = 0; i < 600; i++)
+        for (var i = 0; i < 2000; i++)
         {
             if (await Job(id) is var job && holds(job))
                 return job;

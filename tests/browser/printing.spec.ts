@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, openLesson, signIn, test } from './app';
+import { expect, openLesson, signIn, test } from './app.js';
 
 /** The page as its own print makes it. */
 const printed = (page: Page, path?: string) =>
