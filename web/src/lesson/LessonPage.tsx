@@ -57,6 +57,11 @@ function OpenLesson({ view }: { view: LessonView }) {
       ...(changes ? [{ keys: ['c'], label: 'keys.c' as const, run: () => setDialog('close') }] : []),
       { keys: ['s'], label: 'keys.say', run: () => setSay(!say) },
       { keys: ['g'], label: 'keys.g', run: () => void navigate(`/groups/${view.groupId}/gather/${view.date}`) },
+      {
+        keys: ['f'],
+        label: 'keys.paper',
+        run: () => void navigate(`/groups/${view.groupId}/printing/${view.date}`),
+      },
       { keys: ['u'], label: 'keys.u', run: undo },
       { keys: ['y'], label: 'keys.y', run: redo },
       ...tileActions(editable),

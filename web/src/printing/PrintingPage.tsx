@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { groupsQuery } from '../groups/queries';
 import { useSchool } from '../session/session';
+import { useActions } from '../shell/actions';
+import { Kbd } from '../shell/Kbd';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, text, textOf } from '../text/text';
 import { BookletsTab } from './BookletsTab';
@@ -19,10 +21,19 @@ const TABS = ['sheets', 'cards', 'booklets', 'home', 'wall', 'pack', 'files'] as
 export function PrintingPage() {
   const { school } = useSchool();
   const { groupId = '', date = '', what } = useParams();
+  const navigate = useNavigate();
   const groups = useQuery(groupsQuery(school.id)).data;
   const tab = TABS.find((t) => t === what) ?? 'sheets';
   usePageTitle(textOf('printing', tab));
   usePrinting();
+  useActions([
+    { keys: ['p'], label: 'keys.printPage', run: () => window.print() },
+    ...TABS.map((t, i) => ({
+      keys: [String(i + 1)],
+      label: `printing.${t}` as const,
+      run: () => void navigate(`/groups/${groupId}/printing/${date}/${t}`),
+    })),
+  ]);
   const day = { schoolId: school.id, groupId, date };
   return (
     <>
@@ -44,7 +55,7 @@ export function PrintingPage() {
               aria-current={t === tab ? 'page' : undefined}
               to={`/groups/${groupId}/printing/${date}/${t}`}
             >
-              {textOf('printing', t)}
+              {textOf('printing', t)} <Kbd of={String(TABS.indexOf(t) + 1)} />
             </Link>
           ))}
         </nav>

@@ -2,9 +2,13 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { text, textOf } from '../text/text';
 
+/** Letters: what goes into an address. */
+const LONGEST = 4000;
+
 /** A box for words of one's own; they are looked at when it is left, or at a press. */
 export function TypedWords({ words, onWords }: { words: string; onWords: (words: string) => void }) {
   const [typed, setTyped] = useState(words);
+  const isTooLong = typed.length > LONGEST;
   return (
     <Form
       className="d-flex flex-wrap gap-2 align-items-end mb-3 no-print"
@@ -15,9 +19,18 @@ export function TypedWords({ words, onWords }: { words: string; onWords: (words:
     >
       <Form.Group controlId="own-words" className="flex-grow-1">
         <Form.Label className="quiet mb-1">{text('paper.words')}</Form.Label>
-        <Form.Control as="textarea" rows={2} value={typed} onChange={(e) => setTyped(e.target.value)} />
+        <Form.Control
+          as="textarea"
+          rows={2}
+          value={typed}
+          isInvalid={isTooLong}
+          onChange={(e) => setTyped(e.target.value)}
+        />
+        <Form.Control.Feedback type="invalid">{text('paper.wordsTooMany', { most: LONGEST })}</Form.Control.Feedback>
       </Form.Group>
-      <Button type="submit">{text('paper.wordsDo')}</Button>
+      <Button type="submit" disabled={isTooLong}>
+        {text('paper.wordsDo')}
+      </Button>
     </Form>
   );
 }

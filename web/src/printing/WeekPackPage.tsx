@@ -7,6 +7,8 @@ import { mayChange } from '../people/roles';
 import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
+import { useActions } from '../shell/actions';
+import { Kbd } from '../shell/Kbd';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, labelText, text, textOf } from '../text/text';
 import { shown } from '../words/spelling';
@@ -30,6 +32,7 @@ export function WeekPackPage() {
   const pack = useQuery(packQuery(school.id, date, size, group));
   usePageTitle(text('pack.title', { date: dayText(date) }));
   usePrinting();
+  useActions([{ keys: ['p'], label: 'keys.printPage', run: () => window.print() }]);
   if (pack.isPending) return <Loading />;
   if (pack.error) return <ErrorNote problem={pack.error} retry={() => void pack.refetch()} />;
   const view = pack.data;
@@ -64,7 +67,11 @@ export function WeekPackPage() {
             name={(s) => textOf('cardSize', s)}
             onChoose={(s) => choose({ size: s })}
           />
-          {pages > 0 && <Button onClick={() => window.print()}>{text('pack.print')}</Button>}
+          {pages > 0 && (
+            <Button onClick={() => window.print()}>
+              {text('pack.print')} <Kbd of="P" />
+            </Button>
+          )}
         </div>
         {view.parts.map((part) => (
           <PartList key={part.groupId + part.date} part={part} />

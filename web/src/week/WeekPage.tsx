@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, ButtonGroup } from 'react-bootstrap';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { JobRow } from '../jobs/JobRow';
 import { mayChange } from '../people/roles';
 import { groupsQuery } from '../groups/queries';
 import { takersText } from '../groups/takers';
 import { useSchool } from '../session/session';
+import { useActions } from '../shell/actions';
 import { ErrorNote } from '../shell/ErrorNote';
+import { Kbd } from '../shell/Kbd';
 import { Loading } from '../shell/Loading';
 import { StatusBadge } from '../shell/StatusBadge';
 import { usePageTitle } from '../shell/usePageTitle';
@@ -33,6 +35,8 @@ export function WeekPage() {
 function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
   const { school } = useSchool();
   const planning = usePlanning();
+  const navigate = useNavigate();
+  useActions([{ keys: ['p'], label: 'keys.pack', run: () => void navigate(`/week/${week.from}/pack`) }]);
   const groups = useQuery(groupsQuery(school.id)).data;
   const takers = (id: string) => takersText(groups?.find((g) => g.id === id)?.takers ?? []);
   const perWeek = week.days.length / weeks;
@@ -53,7 +57,7 @@ function Week({ week, weeks }: { week: Schemas['WeekView']; weeks: number }) {
           <Link to={to(-7)}>← {text('week.previous')}</Link>
           <Link to={to(7)}>{text('week.next')} →</Link>
           <Link className="btn btn-sm btn-outline-primary" to={`/week/${week.from}/pack`}>
-            {text('week.pack')}
+            {text('week.pack')} <Kbd of="P" />
           </Link>
           <ButtonGroup size="sm">
             {[1, 2].map((n) => (
