@@ -291,7 +291,7 @@ public sealed class SheetPaper(Saying saying, Func<string, OfficePicture?> pictu
             ],
             [.. parts.Select(_ => 1)],
             Ruled: true,
-            RowHeight: 12,
+            RowHeight: 10,
             Percent: Math.Min(100, percentOfBox * parts.Length)
         );
     }
