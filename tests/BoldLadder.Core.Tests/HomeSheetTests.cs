@@ -32,6 +32,19 @@ public class HomeSheetTests
         Assert.True(sentences > 0.8 * sheets, $"{sentences} of {sheets} have a sentence");
     }
 
+    /// <summary>Days that bring nothing new are called alike: their families play something else each time.</summary>
+    [Fact]
+    public void Review_days_have_more_than_one_thing_to_play()
+    {
+        var quiet = PlannedYears
+            .All.SelectMany(PlannedYears.Of)
+            .Select(d => d.Lesson)
+            .Where(l => l.Target.IsEmpty && l.Patterns.IsEmpty)
+            .Select(l => HomeSheet.Of(l, []).Game)
+            .ToList();
+        Assert.True(quiet.Distinct().Count() > 3, string.Join(' ', quiet));
+    }
+
     private static IEnumerable<string> Faults(LessonRequest request, Lesson lesson, HomeSheet sheet)
     {
         if (!lesson.Target.All(t => sheet.News.Any(n => n.Correspondence == t)))

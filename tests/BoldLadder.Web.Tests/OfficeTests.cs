@@ -115,7 +115,7 @@ public sealed class OfficeTests
         {
             Opens(PlanPaper.Of(lesson, lesson.Title.Label, On, Saying, say: true));
             Opens(PlanPaper.Of(lesson, lesson.Title.Label, On with { Paper = "Letter" }, Saying, say: false));
-            Opens(HomePaper.Of(HomeSheet.Of(lesson, []), lesson.Title.Label, On, Saying, "Hello \u0007", large: true));
+            Opens(HomePaper.Of(HomeSheet.Of(lesson, []), On, Saying, "Hello \u0007", large: true));
             foreach (var kind in Enum.GetValues<SheetKind>())
             {
                 if (SheetMaker.Make(request, kind, SheetLevel.Harder) is { } sheet)
@@ -160,7 +160,7 @@ public sealed class OfficeTests
         var i = (WordItem)ItemMaker.OfWord("x", Data.Value.Lexicon.Find("i")!, [], Taught.Nothing) with { Id = "x:i" };
         Assert.Equal("I", new ItemWords(Saying).Of(i, ActivityKind.TrickySoFar)[0].Text);
         var home = new HomeSheet([], [], [], [i], null, HomeSheet.Games[0]);
-        Assert.Contains("I", Words(HomePaper.Of(home, "x", On, Saying, "", large: false).Blocks));
+        Assert.Contains("I", Words(HomePaper.Of(home, On, Saying, "", large: false).Blocks));
     }
 
     [Fact]
@@ -185,9 +185,7 @@ public sealed class OfficeTests
         var told = new SortedDictionary<string, string>(StringComparer.Ordinal)
         {
             ["plan.docx.txt"] = Text(PlanPaper.Of(lesson, lesson.Title.Label, On, Saying, say: true)),
-            ["home.docx.txt"] = Text(
-                HomePaper.Of(HomeSheet.Of(lesson, []), lesson.Title.Label, On, Saying, "", large: false)
-            ),
+            ["home.docx.txt"] = Text(HomePaper.Of(HomeSheet.Of(lesson, []), On, Saying, "", large: false)),
             ["slides.pptx.txt"] = string.Join(
                 "\n\n",
                 new LessonSlides(Saying, _ => Dot)
@@ -237,7 +235,7 @@ public sealed class OfficeTests
         var deck = new LessonSlides(Saying, _ => Dot).Of(lesson, lesson.Title.Label, On);
         var documents = new Dictionary<string, (PagedText Text, int Pages)>
         {
-            ["home"] = (HomePaper.Of(HomeSheet.Of(lesson, []), lesson.Title.Label, On, Saying, "", large: true), 1),
+            ["home"] = (HomePaper.Of(HomeSheet.Of(lesson, []), On, Saying, "", large: true), 1),
         };
         foreach (var paper in new[] { "A4", "Letter" })
         foreach (var kind in Enum.GetValues<SheetKind>())

@@ -8,7 +8,7 @@ public static class HomePaper
 {
     /// <param name="greeting">The school's own; empty for ours.</param>
     /// <param name="large">In large print.</param>
-    public static PagedText Of(HomeSheet sheet, string label, OnPaper on, Saying saying, string greeting, bool large)
+    public static PagedText Of(HomeSheet sheet, OnPaper on, Saying saying, string greeting, bool large)
     {
         var (plain, read) = large ? (18, 32) : (13, 24);
         var blocks = new List<Block>
@@ -19,7 +19,7 @@ public static class HomePaper
         if (sheet.News.Length + sheet.Patterns.Length > 0)
             blocks.Add(new HeadingBlock(2, saying.Say("home.new", ("date", saying.Day(on.Date)))));
         else
-            blocks.Add(new HeadingBlock(2, saying.Say("home.again", ("what", saying.Label(label)))));
+            blocks.Add(new HeadingBlock(2, saying.Say("home.again")));
         foreach (var card in sheet.News)
         {
             blocks.Add(

@@ -91,9 +91,12 @@ public sealed class CardDesk(SchoolScope scope, PaperDays days, TypedWords typed
                 return Refused.NoLesson;
             cards = CardMaking.OfLessons(kind, lessons, day.Request.After, way, scope.Words.Lexicon);
         }
-        var all = cards.DistinctBy(c => c.Kind == CardKind.Tiles ? Guid.NewGuid().ToString() : c.Key).ToList();
-        if (kind == CardKind.Tiles)
-            all = [.. Enumerable.Repeat(all, wanted.Copies).SelectMany(a => a)];
+        var all = cards.ToList();
+        // Of tiles as many as are needed, for each child; of other cards each once.
+        all =
+            kind == CardKind.Tiles
+                ? [.. Enumerable.Repeat(all, wanted.Copies).SelectMany(a => a)]
+                : [.. all.DistinctBy(c => c.Key)];
         left.AddRange(all.Skip(Most).Select(c => new LeftOut(c.Key, "no-room")).Distinct());
         var grid = CardGrid.Of(size);
         ImmutableArray<Card> kept = [.. all.Take(Most).Select(c => size == CardSize.Wall ? c.ForWall() : c)];

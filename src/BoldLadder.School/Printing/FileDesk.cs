@@ -92,16 +92,7 @@ public sealed class FileDesk(
             return noDay;
         return new PaperFile(
             Name(day.Value, "home", "docx"),
-            DocxFile.Write(
-                HomePaper.Of(
-                    shown.Value.Sheet,
-                    shown.Value.RungLabel,
-                    On(day.Value),
-                    Saying,
-                    shown.Value.Greeting,
-                    large
-                )
-            )
+            DocxFile.Write(HomePaper.Of(shown.Value.Sheet, On(day.Value), Saying, shown.Value.Greeting, large))
         );
     }
 

@@ -3,7 +3,7 @@ import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
-import { dayText, labelText, plainSoundText, text, textOf } from '../text/text';
+import { dayText, plainSoundText, text, textOf } from '../text/text';
 import { shown } from '../words/spelling';
 import { useChoices } from './choices';
 import { homeQuery, type Day } from './queries';
@@ -64,7 +64,7 @@ function HomeSheet({ view, large }: { view: Schemas['HomeView']; large: boolean 
           ))}
         </section>
       ) : (
-        <h3>{text('home.again', { what: labelText(view.rungLabel) })}</h3>
+        <h3>{text('home.again')}</h3>
       )}
       {sheet.words.length > 0 && (
         <section>

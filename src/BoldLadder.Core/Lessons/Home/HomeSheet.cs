@@ -71,7 +71,11 @@ public sealed record HomeSheet(
                 .Select(s => s.Text)
                 .Concat(Items<TextItem>(ActivityKind.ReadText).SelectMany(t => t.Sentences).Select(s => s.Text))
                 .FirstOrDefault(),
-            Game: Games[Seeded.For(0, $"home:{lesson.Title.Rung}:{lesson.Title.Label}").Below(Games.Length)]
+            Game: Games[
+                Seeded
+                    .For(0, $"home:{lesson.Title.Rung}:{string.Join(' ', words.Select(w => w.Word))}")
+                    .Below(Games.Length)
+            ]
         );
     }
 }
