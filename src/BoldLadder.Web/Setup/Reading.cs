@@ -80,8 +80,16 @@ public static class Reading
         {
             case JsonTypeInfoKind.Object:
                 var texts = type.Properties.Where(p => p.PropertyType == typeof(string)).ToList();
-                if (texts.Count > 0)
-                    type.OnDeserialized = read => texts.ForEach(t => Check(t.Get?.Invoke(read) as string));
+                var never = type.Properties.Where(IsNeverNull).ToList();
+                if (texts.Count + never.Count > 0)
+                {
+                    type.OnDeserialized = read =>
+                    {
+                        if (never.Exists(n => n.Get!(read) is null))
+                            throw new JsonException("A value is missing.");
+                        texts.ForEach(t => Check(t.Get?.Invoke(read) as string));
+                    };
+                }
                 break;
             case JsonTypeInfoKind.Enumerable
                 when type.ElementType is { } element
@@ -104,6 +112,14 @@ public static class Reading
                 break;
         }
     }
+
+    /// <summary>
+    /// What is not given by a constructor: a body that is read while it comes in lets null through there, whatever the
+    /// annotations say.
+    /// </summary>
+    private static bool IsNeverNull(JsonPropertyInfo property) =>
+        property is { Set: not null, Get: not null, AssociatedParameter: null, IsSetNullable: false }
+        && !property.PropertyType.IsValueType;
 
     private static void Check(string? text)
     {
