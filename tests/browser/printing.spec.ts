@@ -62,25 +62,25 @@ test('one lesson goes to whoever takes it, as one printing and as files', async 
 const deep = process.env['BOLD_DEEP'] === '1';
 const PAPERS = join(import.meta.dirname, '../stored/papers');
 
-test('every kind of sheet prints whole on A4 and Letter, as it did before', async ({ page }) => {
-  test.skip(!deep, 'the deep run has the tools to look into PDF files');
-  test.setTimeout(240_000);
-  await signIn(page);
-  await openLesson(page, 'Kestrels');
-  const address = page.url().replace('/lessons/', '/printing/');
-  const kinds = readdirSync(PAPERS).filter((f) => f.endsWith('.json'));
-  expect(kinds.length).toBeGreaterThan(12);
-  const wanted = kinds.map((k) => k.replace('.json', ''));
-  await page.route(/\/groups\/[^/]+\/sheets\//, async (route) => {
-    const last = new URL(route.request().url()).pathname.split('/').pop()!;
-    const isList = /^\d{4}-/.test(last);
-    await route.fulfill({
-      json: isList
-        ? { groupName: 'Wrens', date: '2026-11-24', rungLabel: 'x', kinds: wanted, withoutAnswers: [], leftOut: [] }
-        : JSON.parse(readFileSync(join(PAPERS, `${last}.json`), 'utf8')),
+for (const paper of ['a4', 'letter'] as const)
+  test(`every kind of sheet prints whole on ${paper}, as it did before`, async ({ page }) => {
+    test.skip(!deep, 'the deep run has the tools to look into PDF files');
+    test.setTimeout(600_000);
+    await signIn(page);
+    await openLesson(page, 'Kestrels');
+    const address = page.url().replace('/lessons/', '/printing/');
+    const kinds = readdirSync(PAPERS).filter((f) => f.endsWith('.json'));
+    expect(kinds.length).toBeGreaterThan(12);
+    const wanted = kinds.map((k) => k.replace('.json', ''));
+    await page.route(/\/groups\/[^/]+\/sheets\//, async (route) => {
+      const last = new URL(route.request().url()).pathname.split('/').pop()!;
+      const isList = /^\d{4}-/.test(last);
+      await route.fulfill({
+        json: isList
+          ? { groupName: 'Wrens', date: '2026-11-24', rungLabel: 'x', kinds: wanted, withoutAnswers: [], leftOut: [] }
+          : JSON.parse(readFileSync(join(PAPERS, `${last}.json`), 'utf8')),
+      });
     });
-  });
-  for (const paper of ['a4', 'letter'] as const)
     for (const kind of wanted)
       for (const answers of paper === 'a4' ? ['', '&answers=1'] : ['']) {
         await page.goto(`${address}?sheet=${kind}${answers}`);
@@ -98,15 +98,23 @@ test('every kind of sheet prints whole on A4 and Letter, as it did before', asyn
           expect(text).toMatchSnapshot(`${kind}${answers ? '-answers' : ''}.txt`);
         }
       }
-});
+  });
 
 test('cards, booklets, posters and home sheets print whole', async ({ page }) => {
   test.skip(!deep, 'the deep run has the tools to look into PDF files');
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   await signIn(page);
   await openLesson(page, 'Kestrels');
   const address = page.url().replace('/lessons/', '/printing/');
   const file = test.info().outputPath('paper.pdf');
+  // As long a phrase as a school may write, on every card that has one to show.
+  await page.route(/\/groups\/[^/]+\/cards\//, async (route) => {
+    const cards = await (await route.fetch()).json();
+    for (const card of cards.cards)
+      for (const side of [card.front, card.back])
+        if (side && side.says.length > 0) side.phrase = 'a child and a chick chat in the church choir loft on Sunday';
+    await route.fulfill({ json: cards });
+  });
   for (const [what, width, height, pages] of [
     ['cards?source=taught', 595, 842, null],
     ['cards?kind=words&size=table', 595, 842, null],

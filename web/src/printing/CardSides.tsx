@@ -60,7 +60,11 @@ function Face({ face }: { face: Card['front'] }) {
           {saysText(s.sounds, s.keyWord)}
         </span>
       ))}
-      {face.phrase && <span className="card-says">{face.phrase}</span>}
+      {face.phrase && (
+        <span className="card-says card-phrase" style={{ ['--phrase' as string]: face.phrase.length }}>
+          {face.phrase}
+        </span>
+      )}
       {face.graphemes.length > 0 && (
         <span className="card-graphemes literacy">
           {face.graphemes.map((g) => (
