@@ -46,6 +46,7 @@ foreach (
         typeof(ActivitiesBenchmark),
         typeof(PlanningBenchmark),
         typeof(YearBenchmark),
+        typeof(BookBenchmark),
     }
 )
 {

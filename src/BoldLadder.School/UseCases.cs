@@ -8,6 +8,7 @@ using BoldLadder.School.People;
 using BoldLadder.School.Printing;
 using BoldLadder.School.Remote;
 using BoldLadder.School.Schools;
+using BoldLadder.School.Texts;
 using BoldLadder.School.Transfer;
 using BoldLadder.School.Weeks;
 using BoldLadder.School.Words;
@@ -48,6 +49,8 @@ public static class UseCases
         services.AddScoped<LessonRequests>();
         services.AddScoped<LessonMaking>();
         services.AddScoped<LessonReading>();
+        services.AddScoped<ReadersLevels>();
+        services.AddScoped<Shelves>();
         services.AddScoped<PaperDays>();
         services.AddScoped<TypedWords>();
         foreach (

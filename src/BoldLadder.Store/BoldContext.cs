@@ -67,6 +67,12 @@ public sealed partial class BoldContext(DbContextOptions<BoldContext> options)
 
     public DbSet<OwnedCard> OwnedCards => Set<OwnedCard>();
 
+    public DbSet<OwnText> OwnTexts => Set<OwnText>();
+
+    public DbSet<Book> Books => Set<Book>();
+
+    public DbSet<BookUse> BookUses => Set<BookUse>();
+
     public DbSet<LookRound> LookRounds => Set<LookRound>();
 
     public DbSet<Backup> Backups => Set<Backup>();

@@ -290,6 +290,21 @@ public sealed partial class BoldContext
             });
         builder.Entity<OwnedCard>().Property(c => c.Kind).HasMaxLength(20);
         builder.Entity<OwnedCard>().Property(c => c.Key).HasMaxLength(60);
+        Owned<OwnText>(builder).HasKey(t => new { t.SchoolId, t.Id });
+        builder.Entity<OwnText>().Property(t => t.Kind).HasConversion<string>().HasMaxLength(20);
+        builder.Entity<OwnText>().Property(t => t.Title).HasMaxLength(80);
+        Owned<Book>(builder).HasKey(b => new { b.SchoolId, b.Id });
+        builder.Entity<Book>().Property(b => b.Title).HasMaxLength(120);
+        builder.Entity<Book>().Property(b => b.Label).HasMaxLength(40);
+        Owned<BookUse>(builder).HasKey(u => new { u.SchoolId, u.Id });
+        builder.Entity<BookUse>().Property(u => u.Kind).HasConversion<string>().HasMaxLength(20);
+        builder
+            .Entity<BookUse>()
+            .HasOne<Book>()
+            .WithMany()
+            .HasForeignKey(u => new { u.SchoolId, u.BookId })
+            .OnDelete(DeleteBehavior.Cascade);
+        builder.Entity<BookUse>().HasOne<Group>().WithMany().HasForeignKey(u => new { u.SchoolId, u.GroupId });
 
         Owned<CalendarFeed>(builder).HasKey(f => new { f.SchoolId, f.Id });
         builder.Entity<CalendarFeed>().HasOne<Group>().WithMany().HasForeignKey(f => new { f.SchoolId, f.GroupId });

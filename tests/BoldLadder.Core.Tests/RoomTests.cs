@@ -55,7 +55,7 @@ public partial class RoomTests
     [InlineData("School", "Core Formats Store Wording")]
     [InlineData("Wording", "")]
     [InlineData("Web", "Core School Store Wording")]
-    [InlineData("Tool", "Core")]
+    [InlineData("Tool", "Formats")]
     public void A_project_imports_only_what_the_map_says(string project, string may)
     {
         var file = Path.Combine(ProjectFolders.Root, "src", $"BoldLadder.{project}", $"BoldLadder.{project}.csproj");

@@ -88,6 +88,7 @@ public sealed class EndpointTests : IAsyncLifetime
             "sample" => "?accent=southern-british",
             "verdicts" => "?text=pin",
             "words" => $"?ladderId={school.Ladder}&version=1",
+            "reading" => $"?groupId={school.Kestrels}",
             _ => "",
         };
 
@@ -122,6 +123,9 @@ public sealed class EndpointTests : IAsyncLifetime
                                 or "feedId"
                                 or "voiceId"
                                 or "pictureId"
+                                or "textId"
+                                or "bookId"
+                                or "useId"
                                 or "ownerId" => Guid.Empty.ToString(),
                                 "key" => "none",
                                 _ => throw new InvalidOperationException(
@@ -237,6 +241,9 @@ public sealed class EndpointTests : IAsyncLifetime
                     && !t.Path.EndsWith("/weeks/planning", StringComparison.Ordinal)
                     // Whoever cuts cards puts them in the box.
                     && !t.Path.EndsWith("/box", StringComparison.Ordinal)
+                    // Whoever teaches writes texts and keeps the shelf.
+                    && !t.Path.Contains("texts", StringComparison.Ordinal)
+                    && !t.Path.Contains("/books", StringComparison.Ordinal)
                 )
         )
         {
@@ -270,6 +277,9 @@ public sealed class EndpointTests : IAsyncLifetime
         foreach (var target in Targets().Where(t => t.Method != HttpMethod.Get && t.InSchool))
         {
             var answer = await reader.Send(target.Method, target.Path, Body(target), version: 1);
+            // Whoever reads may have a text checked: nothing of it is kept.
+            if (target.Path.Contains("/texts/", StringComparison.Ordinal))
+                continue;
             if (
                 (target.Method == HttpMethod.Put && target.Path.Contains("/lessons/", StringComparison.Ordinal))
                 || target.Path.EndsWith("/remote", StringComparison.Ordinal)

@@ -106,7 +106,7 @@ public sealed class RunningTests : IAsyncLifetime
         {
             using var http = new HttpClient();
             var path = $"http://127.0.0.1:{port}/api/schools/{school.School}/groups";
-            for (var i = 0; i < 200 && await Status(http, path) is null; i++)
+            for (var i = 0; i < 600 && await Status(http, path) is null; i++)
                 await Task.Delay(100);
             Assert.Equal(HttpStatusCode.Unauthorized, await Status(http, path));
             var numbers = await http.GetStringAsync($"http://127.0.0.1:{metrics}/metrics");

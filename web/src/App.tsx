@@ -39,6 +39,10 @@ const ResetPage = page('ResetPage', () => import('./people/ResetPage'));
 const SchoolPage = page('SchoolPage', () => import('./school/SchoolPage'));
 const StylePage = page('StylePage', () => import('./style/StylePage'));
 const TemplatesPage = page('TemplatesPage', () => import('./templates/TemplatesPage'));
+const CheckPage = page('CheckPage', () => import('./texts/CheckPage'));
+const OwnTextsPage = page('OwnTextsPage', () => import('./texts/OwnTextsPage'));
+const ReadingSheetPage = page('ReadingSheetPage', () => import('./texts/ReadingSheetPage'));
+const ShelfPage = page('ShelfPage', () => import('./texts/ShelfPage'));
 const VoicesPage = page('VoicesPage', () => import('./voices/VoicesPage'));
 const WeekPage = page('WeekPage', () => import('./week/WeekPage'));
 const WelcomePage = page('WelcomePage', () => import('./people/WelcomePage'));
@@ -66,6 +70,11 @@ export function App() {
             <Route path="/week/:date" element={<WeekPage />} />
             <Route path="/words" element={<WordsPage />} />
             <Route path="/words/:word" element={<WordsPage />} />
+            <Route path="/texts" element={<CheckPage />} />
+            <Route path="/texts/own" element={<OwnTextsPage />} />
+            <Route path="/texts/own/:textId" element={<CheckPage />} />
+            <Route path="/texts/own/:textId/sheet" element={<ReadingSheetPage />} />
+            <Route path="/texts/books" element={<ShelfPage />} />
             <Route path="/templates" element={<TemplatesPage />} />
             <Route path="/groups/:groupId/gather/:date" element={<GatherPage />} />
             <Route path="/groups/:groupId/printing/:date" element={<PrintingPage />} />

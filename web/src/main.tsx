@@ -14,6 +14,7 @@ import './look/settings.css';
 import './look/print.css';
 import './look/paper.css';
 import './look/mat.css';
+import './look/texts.css';
 import './look/planning.css';
 import { boardAt } from './board/address';
 import { StrictMode, type ComponentType } from 'react';

@@ -66,7 +66,9 @@ public static class LeniencyRules
     /// </summary>
     public static Leniencies Between(Correspondence taught, Correspondence asked)
     {
-        if (taught.Grapheme != asked.Grapheme || taught == asked)
+        // The s of dog's is the s of dogs.
+        var letters = asked.Grapheme.Text.TrimStart('\'');
+        if (taught.Grapheme.Text != letters || taught == asked)
             return Leniencies.None;
         return (asked.SoundText, taught.SoundText) switch
         {

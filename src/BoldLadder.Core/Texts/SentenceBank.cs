@@ -18,6 +18,9 @@ public sealed class SentenceBank
     /// <summary>What a school changed of the words; null for the shipped ones.</summary>
     private readonly Lexicon? school;
 
+    /// <summary>Those that a school wrote itself; null where there are none.</summary>
+    private readonly SentenceBank? more;
+
     /// <param name="lines">A caption or sentence each; lines with a word that is not in the lexicon are left out, and
     /// so are those that begin with #.</param>
     public SentenceBank(IEnumerable<string> lines, Lexicon lexicon)
@@ -31,22 +34,31 @@ public sealed class SentenceBank
             null
         ) { }
 
-    private SentenceBank(Rows rows, Lexicon? school) => (this.rows, this.school) = (rows, school);
+    private SentenceBank(Rows rows, Lexicon? school, SentenceBank? more = null) =>
+        (this.rows, this.school, this.more) = (rows, school, more);
 
-    public ImmutableArray<Sentence> Sentences => school is null ? rows.Sentences : [.. rows.Sentences.Select(Own)];
+    /// <summary>Every sentence; those that a school wrote itself come last.</summary>
+    public ImmutableArray<Sentence> Sentences =>
+        school is null && more is null ? rows.Sentences : [.. rows.Sentences.Select(Own), .. more?.Sentences ?? []];
+
+    /// <summary>The same with a few more, which a school wrote itself.</summary>
+    public SentenceBank And(SentenceBank own) => new(rows, school, own);
 
     /// <summary>
     /// The same sentences with the words as a school has them; what is worked out of the shipped ones is shared.
     /// </summary>
-    public SentenceBank With(Lexicon lexicon) => new(rows, lexicon);
+    public SentenceBank With(Lexicon lexicon) => new(rows, lexicon, more?.With(lexicon));
 
     /// <summary>The sentences that have a word, in the order of the bank.</summary>
     public IEnumerable<Sentence> Having(Word word) =>
-        rows.Having(school?.Shipped.Find(word.Spelling) ?? word).Select(s => Own(rows.Sentences[s]));
+        rows.Having(school?.Shipped.Find(word.Spelling) ?? word)
+            .Select(s => Own(rows.Sentences[s]))
+            .Concat(more?.Having(word) ?? []);
 
     /// <summary>The sentences whose every word is decodable or a taught tricky word.</summary>
     public IEnumerable<Sentence> Readable(Taught taught, IReadOnlySet<string> tricky) =>
-        ReadableOf(Enumerable.Range(0, rows.Sentences.Length), taught, tricky);
+        ReadableOf(Enumerable.Range(0, rows.Sentences.Length), taught, tricky)
+            .Concat(more?.Readable(taught, tricky) ?? []);
 
     /// <summary>Those of them, in the same order, that have a word at one of some places.</summary>
     /// <param name="places">Of words of the bank; a word that a school changed is looked at besides.</param>
@@ -56,10 +68,15 @@ public sealed class SentenceBank
         IReadOnlySet<string> tricky
     ) =>
         ReadableOf(
-            places(rows.In(taught.Accent)).Concat(Changed()).SelectMany(w => rows.SentencesOf[w]).Distinct().Order(),
-            taught,
-            tricky
-        );
+                places(rows.In(taught.Accent))
+                    .Concat(Changed())
+                    .SelectMany(w => rows.SentencesOf[w])
+                    .Distinct()
+                    .Order(),
+                taught,
+                tricky
+            )
+            .Concat(more?.ReadableHaving(places, taught, tricky) ?? []);
 
     private IEnumerable<Sentence> ReadableOf(IEnumerable<int> sentences, Taught taught, IReadOnlySet<string> tricky)
     {

@@ -40,6 +40,18 @@ public sealed class SentencePlaces
             var (decoded, learned) => decoded ?? learned,
         };
 
+    /// <summary>
+    /// The same for a word as it is written: its parts, where it is read as them, and its capital letter count too;
+    /// null for an unknown one that is taught as no tricky word.
+    /// </summary>
+    public int? RungOf(WrittenWord word)
+    {
+        var read = word.IsUnknown ? null : word.Parts.Select(RungOf).Aggregate((int?)-1, Later);
+        var told = tricky.TryGetValue(word.Plain, out var rung) ? rung : (int?)null;
+        var whole = read is { } one && told is { } other ? Math.Min(one, other) : read ?? told;
+        return word.HasCapital ? Later(whole, Usable(capitals)) : whole;
+    }
+
     public int? RungOf(Sentence sentence) =>
         sentence.Tokens.Select(t => RungOf(t.Word)).Aggregate(sentence.HasCapital ? Usable(capitals) : -1, Later);
 

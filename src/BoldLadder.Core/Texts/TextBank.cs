@@ -20,6 +20,20 @@ public sealed record ShortText(Sentence Name, ImmutableArray<Sentence> Sentences
     /// <summary>How many different correspondences reading its sentences asks for.</summary>
     public int Asks { get; } = Sentences.SelectMany(s => s.Asks).Distinct().Count();
 
+    /// <summary>A text of its parts; null where a word of it is in no list.</summary>
+    public static ShortText? Read(
+        string title,
+        IReadOnlyCollection<string> lines,
+        IEnumerable<string> questions,
+        Lexicon lexicon
+    ) =>
+        lines.Count > 0
+        && Sentence.Read(title, lexicon) is { } name
+        && lines.Select(l => Sentence.Read(l, lexicon)).ToList() is var read
+        && !read.Contains(null)
+            ? new ShortText(name, [.. read.OfType<Sentence>()], [.. questions])
+            : null;
+
     /// <summary>The title and the sentences.</summary>
     public IEnumerable<Sentence> All => Sentences.Prepend(Name);
 }
@@ -39,13 +53,8 @@ public sealed class TextBank
         {
             if (line.StartsWith("# ", StringComparison.Ordinal))
             {
-                if (
-                    own.Count > 0
-                    && Sentence.Read(title, lexicon) is { } name
-                    && new SentenceBank(own, lexicon).Sentences is var known
-                    && known.Length == own.Count
-                )
-                    texts.Add(new ShortText(name, known, [.. questions]));
+                if (ShortText.Read(title, own, questions, lexicon) is { } text)
+                    texts.Add(text);
                 (title, own, questions) = (line[2..], [], []);
             }
             else if (line.StartsWith("? ", StringComparison.Ordinal))
@@ -59,6 +68,9 @@ public sealed class TextBank
     private TextBank(ImmutableArray<ShortText> texts) => Texts = texts;
 
     public ImmutableArray<ShortText> Texts { get; }
+
+    /// <summary>The same with those that a school wrote itself after them.</summary>
+    public TextBank And(IEnumerable<ShortText> own) => new([.. Texts, .. own]);
 
     /// <summary>The same texts with the words as another lexicon has them.</summary>
     public TextBank With(Lexicon lexicon) =>

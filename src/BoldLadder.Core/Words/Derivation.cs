@@ -90,7 +90,8 @@ public sealed class Derivation(Func<string, Word?> find, Func<string, IEnumerabl
             owner,
             [.. owner.Segmentation.Parts, Correspondence.Parse($"'s={EndingSounds.OfS(owner.Segmentation)}")],
             null,
-            WordFlags.Contraction
+            WordFlags.Contraction,
+            owner
         );
     }
 
@@ -206,12 +207,14 @@ public sealed class Derivation(Func<string, Word?> find, Func<string, IEnumerabl
         Word stem,
         ImmutableArray<Correspondence> parts,
         SuffixLink? link,
-        WordFlags flags
+        WordFlags flags,
+        Word? owner = null
     ) =>
         new(spelling, new Segmentation(parts), stem.Zipf - 1, stem.Suitability, Shared(stem) | flags, link)
         {
             Topics = stem.Topics,
             PartsOfSpeech = stem.PartsOfSpeech,
+            Owner = owner,
         };
 
     /// <summary>

@@ -32,6 +32,9 @@ public sealed class Meanings
             ? $"{plain}: {told}"
         : null;
 
+    /// <summary>The line of exactly this word; null when there is none.</summary>
+    public string? Line(string spelling) => lines.TryGetValue(spelling, out var line) ? NotEmpty(line) : null;
+
     /// <summary>True when the word needs no line: its own is left empty, or its base has one.</summary>
     public bool Has(Word word) =>
         lines.ContainsKey(word.Spelling) || (BaseOf(word) is { } plain && lines.ContainsKey(plain));

@@ -86,6 +86,20 @@ public sealed class Word
         }
     } = [];
 
+    /// <summary>
+    /// Whose it is, of a possessive (dog's, dog): who reads the owner and the s, reads it. Null for other words.
+    /// </summary>
+    public Word? Owner
+    {
+        get;
+        init
+        {
+            field = value;
+            if (value is not null)
+                Patterns = value.Patterns | Marked(Flags);
+        }
+    }
+
     /// <summary>Further readings of the same letters (wind, lead), the likeliest first; empty for most words.</summary>
     public ImmutableArray<Segmentation> Also { get; init; } = [];
 

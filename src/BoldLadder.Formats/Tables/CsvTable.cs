@@ -29,15 +29,16 @@ public sealed record CsvTable(ImmutableArray<CsvLine> Lines)
     /// <exception cref="RefusedException">It is no table, or one that is too long or too wide.</exception>
     public static CsvTable Read(ReadOnlySpan<byte> file) => Read(PlainText.Read(file));
 
+    /// <param name="longestCell">In signs.</param>
     /// <exception cref="RefusedException">It is too long or too wide, or a quote is never closed.</exception>
-    public static CsvTable Read(string text)
+    public static CsvTable Read(string text, int longestCell = LongestCell)
     {
         var configuration = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
             Delimiter = DelimiterOf(text),
             HasHeaderRecord = false,
             IgnoreBlankLines = true,
-            MaxFieldSize = LongestCell,
+            MaxFieldSize = longestCell,
             TrimOptions = TrimOptions.Trim,
             // A quote inside plain text stands for itself.
             BadDataFound = null,
@@ -61,7 +62,7 @@ public sealed record CsvTable(ImmutableArray<CsvLine> Lines)
         }
         catch (MaxFieldSizeException)
         {
-            throw new RefusedException("cell-too-long", ("line", parser.RawRow), ("most", LongestCell));
+            throw new RefusedException("cell-too-long", ("line", parser.RawRow), ("most", longestCell));
         }
         return new CsvTable(lines.ToImmutable());
     }

@@ -2,6 +2,7 @@ using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Editing;
 using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
@@ -22,6 +23,7 @@ public sealed class LessonBench(
 )
 {
     private const int LongestReason = 200;
+    private const int MostNamed = 8;
 
     public Lesson Document => lesson.Document;
 
@@ -73,6 +75,35 @@ public sealed class LessonBench(
         return verdicts.All(v => v.Status is OwnStatus.Decodable or OwnStatus.Tricky)
             ? Refusal.Unusable("takes-single-words")
             : Refusal.Unusable("not-readable").With("verdicts", LessonReading.Verdicts(day, verdicts));
+    }
+
+    /// <summary>
+    /// A text of the school's own in the place of the one that is read, with what is taught before it.
+    /// </summary>
+    public async Task<Answer<Lesson>> WithText(Guid textId)
+    {
+        var text = await scope
+            .Store.OwnTexts.AsNoTracking()
+            .SingleOrDefaultAsync(
+                t => t.Id == textId && t.Kind == OwnTextKind.Story && (t.IsShared || t.AuthorId == scope.UserId),
+                scope.Stop
+            );
+        if (text is null)
+            return Refusal.NotFound("unknown-text");
+        var (changed, notYet) = TextInLesson.Put(
+            await Request(),
+            Document,
+            new ChosenText(
+                text.Title,
+                SentenceCut.Of(text.Body, scope.Words.Finder, byLine: false),
+                [.. text.Questions],
+                text.First.ToHashSet(StringComparer.Ordinal),
+                text.Told.ToHashSet(StringComparer.Ordinal)
+            )
+        );
+        return changed is null
+            ? Refusal.Unusable("text-not-readable", ("words", string.Join(", ", notYet.Take(MostNamed))))
+            : changed;
     }
 
     /// <summary>Another group's lesson, as it is; what this group can't read is marked when it is shown.</summary>

@@ -20,6 +20,7 @@ namespace BoldLadder.School.Lessons;
 [JsonDerivedType(typeof(DropItem), "drop-item")]
 [JsonDerivedType(typeof(BanWord), "ban")]
 [JsonDerivedType(typeof(AddText), "add-text")]
+[JsonDerivedType(typeof(UseText), "use-text")]
 [JsonDerivedType(typeof(AddActivity), "add-activity")]
 [JsonDerivedType(typeof(DropActivity), "drop-activity")]
 [JsonDerivedType(typeof(MoveActivity), "move-activity")]
@@ -136,6 +137,12 @@ public sealed record AddText(string ActivityId, string Text, bool Anyway = false
         var request = await bench.Request();
         return bench.WithActivity(ActivityId, activity => bench.Typed(request, activity, Text, Anyway));
     }
+}
+
+/// <summary>A text of the school's own in the place of the one that is read.</summary>
+public sealed record UseText(Guid TextId) : LessonCommand
+{
+    internal override Task<Answer<Lesson>> On(LessonBench bench) => bench.WithText(TextId);
 }
 
 /// <summary>

@@ -11,15 +11,19 @@ namespace BoldLadder.School.Lessons;
 /// <summary>A stored lesson as screens see it.</summary>
 public sealed class LessonReading(SchoolScope scope, LessonRequests requests, StyleDesk style)
 {
+    /// <summary>
+    /// A rung of the group's ladder with its day; null for none, and for what is taught from the start.
+    /// </summary>
+    public static WhenView? When(GroupDay day, int? rung) =>
+        rung is >= 0 and var at
+            ? new WhenView(
+                day.Ladder.Rungs[at].Label,
+                day.Fit.Rungs.FirstOrDefault(r => r.Rung.Id == day.Ladder.Rungs[at].Id).Date
+            )
+            : null;
+
     public static List<VerdictView> Verdicts(GroupDay day, IEnumerable<OwnVerdict> verdicts)
     {
-        WhenView? When(int? rung) =>
-            rung is >= 0 and var at
-                ? new WhenView(
-                    day.Ladder.Rungs[at].Label,
-                    day.Fit.Rungs.FirstOrDefault(r => r.Rung.Id == day.Ladder.Rungs[at].Id).Date
-                )
-                : null;
         return
         [
             .. verdicts.Select(v => new VerdictView(
@@ -27,8 +31,11 @@ public sealed class LessonReading(SchoolScope scope, LessonRequests requests, St
                 Status: v.Status,
                 Graphemes: v.Segmentation?.Graphemes,
                 Phonemes: v.Segmentation?.Phonemes,
-                Needs: [.. v.Needs.Distinct().Select(n => new NeedView(n.ToString(), When(day.Ladder.WhenTaught(n))))],
-                Readable: v.Status == OwnStatus.NotYet ? When(v.Rung) : null,
+                Needs:
+                [
+                    .. v.Needs.Distinct().Select(n => new NeedView(n.ToString(), When(day, day.Ladder.WhenTaught(n)))),
+                ],
+                Readable: v.Status == OwnStatus.NotYet ? When(day, v.Rung) : null,
                 Twin: v.Twin
             )),
         ];

@@ -43,7 +43,7 @@ public sealed class LessonRequests(SchoolScope scope, Places places)
     }
 
     /// <summary>What the children are called who are in a group on a day, without the letter behind.</summary>
-    private async Task<HashSet<string>> Names(Group group, DateOnly date) =>
+    public async Task<HashSet<string>> Names(Group group, DateOnly date) =>
         (
             await places
                 .On(date)

@@ -31,10 +31,15 @@ public sealed class BookletDesk(PaperDays days, StyleDesk style)
         Booklet? made;
         if (wanted == BookletKind.LittleBook)
         {
-            made = SheetMaker
-                .Make(day.Request, SheetKind.ReadAText, SheetLevel.Same)
-                ?.Items.OfType<TextItem>()
-                .FirstOrDefault()
+            // The text of the lesson itself; another seed is another text.
+            var own = seed == 0 ? day.Lesson?.Document.Activities.SelectMany(a => a.Items) : null;
+            made = (
+                own?.OfType<TextItem>().FirstOrDefault()
+                ?? SheetMaker
+                    .Make(day.Request, SheetKind.ReadAText, SheetLevel.Same)
+                    ?.Items.OfType<TextItem>()
+                    .FirstOrDefault()
+            )
                 is { } text
                 ? BookletMaker.OfText(text, [.. TrickyOf(text, day).Select(OfWord)])
                 : null;

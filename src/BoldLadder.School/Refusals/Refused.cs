@@ -13,6 +13,7 @@ public static class Refused
     public static readonly Refusal UnknownLadder = Refusal.NotFound("unknown-ladder");
     public static readonly Refusal UnknownRung = Refusal.NotFound("unknown-rung");
     public static readonly Refusal UnknownLesson = Refusal.NotFound("unknown-lesson");
+    public static readonly Refusal UnknownBook = Refusal.NotFound("unknown-book");
     public static readonly Refusal NoLesson = Refusal.NotFound("no-lesson");
     public static readonly Refusal LadderClimbed = Refusal.Conflict("ladder-climbed");
     public static readonly Refusal BadName = Refusal.Unusable("bad-name", ("most", LongestName));

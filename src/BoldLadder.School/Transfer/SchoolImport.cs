@@ -36,6 +36,8 @@ public sealed class SchoolImport(SchoolScope scope) : IJobWork
             || await store.SchoolWords.AnyAsync(scope.Stop)
             || await store.OwnPictures.AnyAsync(scope.Stop)
             || await store.OwnedCards.AnyAsync(scope.Stop)
+            || await store.OwnTexts.AnyAsync(scope.Stop)
+            || await store.Books.AnyAsync(scope.Stop)
             || await store.Voices.AnyAsync(scope.Stop)
             || await store.LessonTemplates.AnyAsync(scope.Stop)
             || await store.TeachingNotes.AnyAsync(scope.Stop)

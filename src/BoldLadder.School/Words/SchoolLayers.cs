@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 using BoldLadder.Core.Words.Alike;
 using BoldLadder.School.Work;
@@ -37,8 +38,37 @@ public sealed class SchoolLayers(WordData words, WorkCache cache)
             return known;
         var own = (await store.SchoolWords.AsNoTracking().ToListAsync(stop)).ConvertAll(Layer);
         var pictured = await store.OwnPictures.Select(p => p.Word).ToListAsync(stop);
-        return cache.Newest(key, state, SchoolLayer.Kilobytes, () =>
-            Showing(own.Count == 0 ? plain : Over(own, variety), [.. pictured.Where(IsWord)])
+        var texts = await store
+            .OwnTexts.AsNoTracking()
+            .Where(t => t.IsShared && t.RetiredAt == null)
+            .OrderBy(t => t.MadeAt)
+            .ThenBy(t => t.Id)
+            .ToListAsync(stop);
+        return cache.Newest(key, state, SchoolLayer.Kilobytes + (2 * texts.Count), () =>
+            Reading(Showing(own.Count == 0 ? plain : Over(own, variety), [.. pictured.Where(IsWord)]), texts)
+        );
+    }
+
+    /// <summary>With the texts that the school shares: lessons are planned with them like with ours.</summary>
+    private SchoolLayer Reading(SchoolLayer layer, IReadOnlyCollection<OwnText> own)
+    {
+        if (own.Count == 0)
+            return layer;
+        var (materials, lexicon) = (layer.Materials, layer.Lexicon);
+        var stories = own.Where(t => t.Kind == OwnTextKind.Story)
+            .Select(t =>
+                ShortText.Read(t.Title, SentenceCut.Of(t.Body, layer.Finder, byLine: false), t.Questions, lexicon)
+            )
+            .OfType<ShortText>();
+        var lines = own.Where(t => t.Kind != OwnTextKind.Story)
+            .SelectMany(t => SentenceCut.Of(t.Body, layer.Finder, byLine: true));
+        return new(
+            materials with
+            {
+                Texts = materials.Texts.And(stories),
+                Sentences = materials.Sentences.And(new SentenceBank(lines, lexicon)),
+            },
+            shipped
         );
     }
 

@@ -71,9 +71,27 @@ public static class CommandTable
             Of(
                 session,
                 "check",
-                "a text → each word's status (decodable, tricky, not-yet, unknown) and what it needs",
+                "a text, DOCX, ODT or EPUB → each word's status (decodable, tricky, not-yet, unknown) and what it needs",
                 CheckCommand.Run,
-                [taught, tricky, .. Usual()]
+                [
+                    taught,
+                    tricky,
+                    Value("--until-bar", "PERCENT", "how the share grows rung by rung until it reaches this"),
+                    Value("--ladder", "ID", "with --until-bar: a shipped ladder; else the lines of the taught file"),
+                    .. Usual(),
+                ]
+            ),
+            Of(
+                session,
+                "reword",
+                "a text → each word that can't be read after a rung, and what would do in its place",
+                RewordCommand.Run,
+                [
+                    Value("--ladder", "ID", "letters-first"),
+                    Value("--rung", "N", "after so many rungs; all of them without it"),
+                    Switch("--sentences", "what would do for each whole sentence, too"),
+                    json,
+                ]
             ),
             Of(
                 session,

@@ -120,7 +120,9 @@ public static class LessonsCommand
         }
     }
 
-    private static Ladder Read(string id) =>
+    /// <summary>A shipped ladder.</summary>
+    /// <exception cref="UsageException">There is none of this name.</exception>
+    internal static Ladder Read(string id) =>
         Ladder.Shipped.Contains(id)
             ? LadderDocument.Read(File.ReadAllText(Path.Combine(ProjectFolders.Data, "ladders", $"{id}.json")))
             : throw new UsageException(

@@ -95,7 +95,7 @@ public sealed class DemoSchool(
     /// <param name="progress">Told after each group.</param>
     private async Task<(string Role, User User)[]> Fill(Func<string, string, Task<User>> person, Func<Task> progress)
     {
-        store.Schools.Add(
+        var kept = store.Schools.Add(
             new StoredSchool
             {
                 SchoolId = school,
@@ -137,6 +137,7 @@ public sealed class DemoSchool(
             }
         );
         await store.SaveChangesAsync();
+        var groups = new List<Guid>();
         foreach (var (at, (name, taught, minutes)) in GroupPlan.Index())
         {
             var group = new Group
@@ -149,6 +150,7 @@ public sealed class DemoSchool(
                 LessonMinutes = minutes,
             };
             store.Groups.Add(group);
+            groups.Add(group.Id);
             DemoChildren.Add(store, school, at, group.Id, today);
             store.GroupTeachers.Add(
                 new GroupTeacher
@@ -211,6 +213,8 @@ public sealed class DemoSchool(
                     Key = g,
                 })
         );
+        DemoShelf.Add(store, school, lead, teacher, groups, today, clock.UtcNow);
+        kept.Entity.WordsStamp = Guid.CreateVersion7();
         await store.SaveChangesAsync();
         return
         [

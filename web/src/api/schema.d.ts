@@ -1140,6 +1140,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/texts/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["checkText"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/texts/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openTextFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/texts/instead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wordsInstead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/texts/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wordsToWrite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/texts/story": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bonesOfStory"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/lessons/{lessonId}/cover": {
         parameters: {
             query?: never;
@@ -1956,6 +2036,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/own-texts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listOwnTexts"];
+        put?: never;
+        post: operations["makeOwnText"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/own-texts/{textId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getOwnText"];
+        put: operations["changeOwnText"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/own-texts/{textId}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getReading"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/own-texts/{textId}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putTextAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/books": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getShelf"];
+        put?: never;
+        post: operations["addBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/books/file/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtBooks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/books/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeBooks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/books/{bookId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBook"];
+        put: operations["changeBook"];
+        post?: never;
+        delete: operations["removeBook"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/books/{bookId}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["useBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/books/{bookId}/uses/{useId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endBookUse"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/children": {
         parameters: {
             query?: never;
@@ -2157,6 +2397,17 @@ export interface components {
         };
         /** @enum {unknown} */
         Blending: "sound-by-sound" | "continuous" | "cumulative" | "adjacent-first";
+        BookFile: {
+            content: string;
+        };
+        BookFileView: {
+            new: components["schemas"]["BookLine"][];
+            there: string[];
+            leftOut: components["schemas"]["BookLineLeftOut"][];
+            otherColumns: string[];
+        };
+        /** @enum {unknown} */
+        BookFit: "now" | "soon" | "not-yet" | "no-words";
         Booklet: {
             kind: components["schemas"]["BookletKind"];
             title: string;
@@ -2174,6 +2425,22 @@ export interface components {
             rungLabel: string;
             booklet: components["schemas"]["Booklet"];
         };
+        BookLine: {
+            /** Format: int32 */
+            line: number;
+            title: string;
+            label: string;
+            /** Format: int32 */
+            pages: number;
+            /** Format: int32 */
+            copies: number;
+            words: string;
+        };
+        BookLineLeftOut: {
+            /** Format: int32 */
+            line: number;
+            why: string;
+        };
         BookPage: {
             kind: components["schemas"]["BookPageKind"];
             sentences: string[];
@@ -2181,6 +2448,70 @@ export interface components {
         };
         /** @enum {unknown} */
         BookPageKind: "cover" | "cards" | "text" | "draw" | "back";
+        BookRequest: {
+            title: string;
+            label: string;
+            /** Format: int32 */
+            pages: number;
+            /** Format: int32 */
+            copies: number;
+            body: string;
+            told: string[];
+        };
+        BookRow: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            label: string;
+            /** Format: int32 */
+            pages: number;
+            /** Format: int32 */
+            copies: number;
+            /** Format: int64 */
+            words: number;
+            fits: components["schemas"]["GroupFit"][];
+            places: components["schemas"]["RungPlace"][];
+        };
+        /** @enum {unknown} */
+        BookUseKind: "read" | "home";
+        BookUseRequest: {
+            /** Format: uuid */
+            groupId: string;
+            kind: components["schemas"]["BookUseKind"];
+            /** Format: date */
+            day: null | string;
+            /** Format: int32 */
+            copies: number;
+        };
+        BookUseView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            groupId: string;
+            groupName: string;
+            kind: components["schemas"]["BookUseKind"];
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            copies: number;
+            /** Format: date */
+            backOn: null | string;
+        };
+        BookView: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            label: string;
+            /** Format: int32 */
+            pages: number;
+            /** Format: int32 */
+            copies: number;
+            body: string;
+            told: string[];
+            groups: components["schemas"]["GroupReading"][];
+            uses: components["schemas"]["BookUseView"][];
+            stamp: string;
+        };
         BoxChange: {
             kind: components["schemas"]["CardKind"];
             keys: string[];
@@ -2603,6 +2934,14 @@ export interface components {
             lastDay: null | string;
             warnings: components["schemas"]["RungWarning"][];
         };
+        GroupFit: {
+            fit: components["schemas"]["BookFit"];
+            when: null | components["schemas"]["WhenView"];
+            /** Format: int32 */
+            home: number;
+            /** Format: int32 */
+            read: number;
+        };
         GroupMeant: {
             name: string;
             /** Format: uuid */
@@ -2629,6 +2968,16 @@ export interface components {
             lessonMinutes: number;
             lessonDays: null | number[];
             weekdayMinutes?: null | number[];
+        };
+        GroupReading: {
+            /** Format: uuid */
+            groupId: string;
+            groupName: string;
+            fit: components["schemas"]["GroupFit"];
+            /** Format: double */
+            readable: number;
+            missing: components["schemas"]["MissingWord"][];
+            next: null | components["schemas"]["NextReading"];
         };
         GroupTaker: {
             /** Format: uuid */
@@ -2757,6 +3106,21 @@ export interface components {
         };
         /** @enum {unknown} */
         ImportState: "new" | "here" | "elsewhere" | "twice" | "unreadable";
+        InsteadAsked: {
+            text: string;
+            /** Format: int32 */
+            start: number;
+            level: components["schemas"]["LevelAsked"];
+            firstWords?: null | string[];
+        };
+        InsteadView: {
+            words: components["schemas"]["Rewrite"][];
+            /** Format: int32 */
+            sentenceStart: number;
+            /** Format: int32 */
+            sentenceLength: number;
+            sentences: string[];
+        };
         InvitationView: {
             /** Format: uuid */
             id: string;
@@ -3201,7 +3565,7 @@ export interface components {
             notes: components["schemas"]["Reason"][];
             remark?: null | string;
         };
-        LessonCommand: components["schemas"]["LessonCommandKeepItem"] | components["schemas"]["LessonCommandChooseOthers"] | components["schemas"]["LessonCommandReplaceItem"] | components["schemas"]["LessonCommandDropItem"] | components["schemas"]["LessonCommandBanWord"] | components["schemas"]["LessonCommandAddText"] | components["schemas"]["LessonCommandAddActivity"] | components["schemas"]["LessonCommandDropActivity"] | components["schemas"]["LessonCommandMoveActivity"] | components["schemas"]["LessonCommandSetLength"] | components["schemas"]["LessonCommandSetRemark"] | components["schemas"]["LessonCommandSetChecklist"] | components["schemas"]["LessonCommandCopyLesson"] | components["schemas"]["LessonCommandRepairLesson"] | components["schemas"]["LessonCommandPlanAgain"] | components["schemas"]["LessonCommandUndoChange"] | components["schemas"]["LessonCommandRedoChange"];
+        LessonCommand: components["schemas"]["LessonCommandKeepItem"] | components["schemas"]["LessonCommandChooseOthers"] | components["schemas"]["LessonCommandReplaceItem"] | components["schemas"]["LessonCommandDropItem"] | components["schemas"]["LessonCommandBanWord"] | components["schemas"]["LessonCommandAddText"] | components["schemas"]["LessonCommandUseText"] | components["schemas"]["LessonCommandAddActivity"] | components["schemas"]["LessonCommandDropActivity"] | components["schemas"]["LessonCommandMoveActivity"] | components["schemas"]["LessonCommandSetLength"] | components["schemas"]["LessonCommandSetRemark"] | components["schemas"]["LessonCommandSetChecklist"] | components["schemas"]["LessonCommandCopyLesson"] | components["schemas"]["LessonCommandRepairLesson"] | components["schemas"]["LessonCommandPlanAgain"] | components["schemas"]["LessonCommandUndoChange"] | components["schemas"]["LessonCommandRedoChange"];
         LessonCommandAddActivity: {
             /** @enum {string} */
             type?: "add-activity";
@@ -3302,6 +3666,12 @@ export interface components {
             /** @enum {string} */
             type?: "undo";
         };
+        LessonCommandUseText: {
+            /** @enum {string} */
+            type?: "use-text";
+            /** Format: uuid */
+            textId: string;
+        };
         /** @enum {unknown} */
         LessonDay: "new" | "sound-family" | "second-sound" | "pattern" | "tricky-word" | "few-words" | "review" | "assessment" | "recap" | "sort";
         /** @enum {unknown} */
@@ -3369,6 +3739,18 @@ export interface components {
             lines: string[];
             penDown?: boolean;
         };
+        LevelAsked: {
+            /** Format: uuid */
+            groupId?: null | string;
+            /** Format: date */
+            date?: null | string;
+            /** Format: uuid */
+            ladderId?: null | string;
+            /** Format: int32 */
+            version?: null | number;
+            rung?: null | string;
+            own?: null | string;
+        };
         Levels: {
             support: components["schemas"]["Item"][];
             stretch: components["schemas"]["Item"][];
@@ -3431,6 +3813,12 @@ export interface components {
             children: number;
             onlyHere: string[];
             onlyThere: string[];
+        };
+        MissingWord: {
+            word: string;
+            /** Format: int32 */
+            times: number;
+            needs: components["schemas"]["NeedView"][];
         };
         MoveGroupRequest: {
             /** Format: uuid */
@@ -3521,6 +3909,11 @@ export interface components {
         NewYearRequest: {
             groups: components["schemas"]["YearGroup"][];
         };
+        NextReading: {
+            focus: string;
+            /** Format: date */
+            day: string;
+        };
         Note: {
             subject: string;
             keyWord: string;
@@ -3573,6 +3966,39 @@ export interface components {
         };
         /** @enum {unknown} */
         OwnStatus: "decodable" | "tricky" | "not-yet" | "unknown" | "left-out";
+        /** @enum {unknown} */
+        OwnTextKind: "story" | "sentences" | "dictation";
+        OwnTextRequest: {
+            kind: components["schemas"]["OwnTextKind"];
+            title: string;
+            body: string;
+            questions: string[];
+            firstWords: string[];
+            told: string[];
+            before: string;
+            isShared: boolean;
+        };
+        OwnTextView: {
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["OwnTextKind"];
+            title: string;
+            body: string;
+            questions: string[];
+            firstWords: string[];
+            told: string[];
+            before: string;
+            author: string;
+            isOwn: boolean;
+            isShared: boolean;
+            isRetired: boolean;
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: int32 */
+            words: number;
+            isKnown: boolean;
+            stamp: string;
+        };
         OwnWay: {
             keyWord: string;
             phrase: string;
@@ -3740,10 +4166,31 @@ export interface components {
             name: string;
             groups: string[];
         };
+        PutAway: {
+            isAway: boolean;
+        };
         QuietDayView: {
             /** Format: date */
             date: string;
             kind: string;
+        };
+        ReadingLine: {
+            words: components["schemas"]["SentenceWord"][];
+        };
+        /** @enum {unknown} */
+        ReadingStatus: "decodable" | "tricky" | "not-yet" | "unknown";
+        ReadingView: {
+            title: string;
+            groupName: string;
+            /** Format: date */
+            date: string;
+            targets: string[];
+            lines: components["schemas"]["ReadingLine"][];
+            words: string[];
+            lookAlikes: string[];
+            questions: string[];
+            firstWords: string[];
+            days: components["schemas"]["NextReading"][];
         };
         Reason: {
             code: string;
@@ -3786,6 +4233,14 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        Rewrite: {
+            /** Format: int32 */
+            start: number;
+            /** Format: int32 */
+            length: number;
+            text: string;
+            words: string;
+        };
         /** @enum {unknown} */
         Role: "lead" | "teacher" | "helper" | "head";
         RosterColumns: {
@@ -3808,6 +4263,11 @@ export interface components {
             reason?: null | string;
             kind?: null | string;
             chunks?: null | string[];
+        };
+        RungPlace: {
+            /** Format: int32 */
+            number: number;
+            label: string;
         };
         RungView: {
             id: string;
@@ -3906,6 +4366,15 @@ export interface components {
             id: string;
             kept: boolean;
         };
+        SentenceLengths: {
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            average: number;
+            /** Format: int32 */
+            longest: number;
+            longestText: string;
+        };
         SentenceWord: {
             text: string;
             status: string;
@@ -3944,6 +4413,29 @@ export interface components {
             kinds: components["schemas"]["SheetKind"][];
             withoutAnswers: components["schemas"]["SheetKind"][];
             leftOut: components["schemas"]["LeftOut"][];
+        };
+        ShelfGroup: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        ShelfLadder: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        ShelfView: {
+            /** Format: date */
+            date: string;
+            /** Format: int32 */
+            bar: number;
+            groups: components["schemas"]["ShelfGroup"][];
+            ladders: components["schemas"]["ShelfLadder"][];
+            books: components["schemas"]["BookRow"][];
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            all: number;
         };
         SignInRequest: {
             email: string;
@@ -4010,6 +4502,21 @@ export interface components {
             rungs: number;
             months: components["schemas"]["StartMonth"][];
         };
+        StatusCount: {
+            status: components["schemas"]["ReadingStatus"];
+            /** Format: int64 */
+            running: number;
+            /** Format: int64 */
+            different: number;
+        };
+        StoryAsked: {
+            level: components["schemas"]["LevelAsked"];
+            /** Format: int64 */
+            seed: number;
+        };
+        StoryView: {
+            bones: string[];
+        };
         StyleRequest: {
             accent: string;
             style: components["schemas"]["HouseStyle"];
@@ -4069,6 +4576,62 @@ export interface components {
             first: string;
             /** Format: date */
             last: string;
+        };
+        TextAlong: {
+            rungs: string[];
+            running: number[];
+            different: number[];
+            /** Format: int32 */
+            standing: number;
+            /** Format: int32 */
+            reached: null | number;
+        };
+        TextAsked: {
+            text: string;
+            level: components["schemas"]["LevelAsked"];
+            told?: null | string[];
+            /** @default false */
+            namesTold: boolean;
+            firstWords?: null | string[];
+            /**
+             * Format: int32
+             * @default 100
+             */
+            bar: number;
+        };
+        TextFileAsked: {
+            content: string;
+        };
+        TextOfFile: {
+            text: string;
+            /** Format: int32 */
+            words: number;
+        };
+        TextView: {
+            words: components["schemas"]["TextWordView"][];
+            places: number[];
+            counts: components["schemas"]["StatusCount"][];
+            /** Format: double */
+            readable: number;
+            reachesBar: boolean;
+            reached: null | components["schemas"]["WhenView"];
+            along: null | components["schemas"]["TextAlong"];
+            teachFirst: string[];
+            sentences: components["schemas"]["SentenceLengths"];
+            looksEnglish: boolean;
+            unread: string[];
+        };
+        TextWordView: {
+            text: string;
+            status: components["schemas"]["ReadingStatus"];
+            /** Format: int32 */
+            times: number;
+            isTold: boolean;
+            isName: boolean;
+            isNever: boolean;
+            needs: components["schemas"]["NeedView"][];
+            readable: null | components["schemas"]["WhenView"];
+            hunt: null | components["schemas"]["HuntedPlace"][];
         };
         /** @enum {unknown} */
         ThingSize: "small" | "medium" | "large";
@@ -4256,6 +4819,16 @@ export interface components {
             grapheme: string;
             sounds: string;
             facts: null | components["schemas"]["CorrespondenceFacts"];
+        };
+        WordsAsked: {
+            level: components["schemas"]["LevelAsked"];
+            topic?: null | string;
+            rhyme?: null | string;
+            /** @default false */
+            today: boolean;
+        };
+        WordsOffered: {
+            words: string[];
         };
         /** @enum {unknown} */
         WordSource: "lexicon" | "derived" | "guessed" | "unknown";
@@ -7199,6 +7772,181 @@ export interface operations {
             };
         };
     };
+    checkText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TextAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TextView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    openTextFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TextFileAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TextOfFile"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wordsInstead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InsteadAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InsteadView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wordsToWrite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordsOffered"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bonesOfStory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StoryAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoryView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     giveCover: {
         parameters: {
             query?: never;
@@ -9063,6 +9811,530 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listOwnTexts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTextView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeOwnText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTextView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getOwnText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                textId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTextView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeOwnText: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                textId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTextView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getReading: {
+        parameters: {
+            query: {
+                groupId: string;
+                date?: string;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                textId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putTextAway: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                textId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutAway"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTextView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getShelf: {
+        parameters: {
+            query?: {
+                search?: string;
+                group?: string;
+                fit?: string;
+                date?: string;
+                bar?: number;
+                skip?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtBooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookFileView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeBooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookFileView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getBook: {
+        parameters: {
+            query?: {
+                date?: string;
+                bar?: number;
+            };
+            header?: never;
+            path: {
+                schoolId: string;
+                bookId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeBook: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                schoolId: string;
+                bookId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                bookId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    useBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                bookId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookUseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endBookUse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                bookId: string;
+                useId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookView"];
+                };
+            };
             /** @description Bad Request */
             400: {
                 headers: {

@@ -17,6 +17,8 @@ export const STALE = {
   moved: ['groups', 'week', 'ladders', 'dates', 'lesson'],
   children: ['children'],
   jobs: ['jobs'],
+  ownTexts: ['own-texts'],
+  books: ['books'],
 } as const;
 
 const SETTLED = new Set<unknown>(['session', 'style', 'facts']);

@@ -3,6 +3,7 @@ import { activityFacts, useFacts } from '../facts/facts';
 import { text, textOf } from '../text/text';
 import type { Activity, Command, LessonView, PartKind } from './kinds';
 import { TypeOwn } from './TypeOwn';
+import { UseText } from './UseText';
 
 interface Props {
   view: LessonView;
@@ -65,6 +66,9 @@ export function ActivityTools({ view, part, activity, at, of, busy, onCommand }:
       >
         {text('lesson.drop')}
       </Button>
+      {activity.kind === 'read-text' && (
+        <UseText busy={busy} onUse={(textId) => onCommand({ type: 'use-text', textId })} />
+      )}
       {known.takes !== 'none' && (
         <TypeOwn
           view={view}

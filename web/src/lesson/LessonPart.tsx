@@ -8,6 +8,7 @@ import { Offers } from './Offers';
 import { partColours } from './partColours';
 import { PartIcon } from './PartIcon';
 import { TooFewNote } from './TooFewNote';
+import { UseText } from './UseText';
 import type { LessonChange } from './useLessonChanges';
 
 interface Props {
@@ -71,6 +72,15 @@ export function LessonPart({ view, part, editable, say, change }: Props) {
         ))}
         {tooFew && (
           <TooFewNote problem={change.error as ApiProblem} asked={asked} onCommand={(c) => change.mutate(c)} />
+        )}
+        {adding && editable && part.kind === 'apply' && (
+          <UseText
+            busy={change.isPending}
+            onUse={(textId) => {
+              change.mutate({ type: 'use-text', textId });
+              setAdding(false);
+            }}
+          />
         )}
         {adding && editable && (
           <Offers

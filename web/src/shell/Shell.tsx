@@ -16,6 +16,7 @@ const PLACES: [string, MessageKey][] = [
   ['/week', 'nav.week'],
   ['/children', 'nav.children'],
   ['/words', 'nav.words'],
+  ['/texts', 'nav.texts'],
   ['/ladder', 'nav.ladder'],
   ['/calendar', 'nav.calendar'],
   ['/style', 'nav.style'],

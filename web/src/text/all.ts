@@ -5,7 +5,8 @@ import ladder from '../../../text/en-GB/ladder.json';
 import people from '../../../text/en-GB/people.json';
 import planning from '../../../text/en-GB/planning.json';
 import school from '../../../text/en-GB/school.json';
+import texts from '../../../text/en-GB/texts.json';
 import { messages } from './en-GB';
 import './lessons';
 
-Object.assign(messages, audit, children, groups, ladder, people, planning, school);
+Object.assign(messages, audit, children, groups, ladder, people, planning, school, texts);

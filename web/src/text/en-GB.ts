@@ -8,6 +8,7 @@ import type lesson from '../../../text/en-GB/lesson.json';
 import type people from '../../../text/en-GB/people.json';
 import type planning from '../../../text/en-GB/planning.json';
 import type school from '../../../text/en-GB/school.json';
+import type texts from '../../../text/en-GB/texts.json';
 
 type Messages = typeof app &
   typeof audit &
@@ -17,7 +18,8 @@ type Messages = typeof app &
   typeof lesson &
   typeof people &
   typeof planning &
-  typeof school;
+  typeof school &
+  typeof texts;
 
 export type MessageKey = keyof Messages;
 

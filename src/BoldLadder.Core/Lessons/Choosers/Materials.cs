@@ -2,6 +2,7 @@ using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Texts.Making;
+using BoldLadder.Core.Texts.Rewording;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Choosers;
@@ -27,6 +28,12 @@ public sealed record Materials(
     /// <summary>What makes sentences when those of the bank were had.</summary>
     public SentenceMaker? Maker { get; init; }
 
+    /// <summary>What offers other words for those that stand in the way; made when it is first asked for.</summary>
+    public Lazy<Reworder>? Reworder { get; init; }
+
+    /// <summary>What who writes for children is offered; made when it is first asked for.</summary>
+    public Lazy<WritersWords>? Writers { get; init; }
+
     /// <summary>Sentences with a gap and the words to choose from.</summary>
     public GapBank Gaps { get; init; } = GapBank.Empty;
 
@@ -35,12 +42,15 @@ public sealed record Materials(
 
     /// <summary>The materials of a data folder.</summary>
     /// <param name="linesOf">The lines of a file of the folder, by its path in it: sentences/bank.txt.</param>
-    public static Materials Read(Lexicon lexicon, Func<string, IEnumerable<string>> linesOf) =>
-        new(
+    public static Materials Read(Lexicon lexicon, Func<string, IEnumerable<string>> linesOf)
+    {
+        var meanings = new Meanings(linesOf("sentences/meanings.tsv").Skip(1));
+        var maker = new SentenceMaker(linesOf("sentences/maker.txt"), lexicon);
+        return new(
             lexicon,
             new SentenceBank(linesOf("sentences/bank.txt"), lexicon),
             new TextBank(linesOf("sentences/texts.txt"), lexicon),
-            new Meanings(linesOf("sentences/meanings.tsv").Skip(1)),
+            meanings,
             linesOf("pictures/pictures.tsv")
                 .Skip(1)
                 .Select(l => l.Split('\t'))
@@ -52,9 +62,27 @@ public sealed record Materials(
                 .Select(l => l.Split('\t'))
                 .ToFrozenDictionary(r => r[0], r => r[1], StringComparer.Ordinal),
             Gaps = new GapBank(linesOf("sentences/gaps.txt"), lexicon),
-            Maker = new SentenceMaker(linesOf("sentences/maker.txt"), lexicon),
+            Maker = maker,
             Scenes = Scene.Read(linesOf("pictures/scenes.tsv")),
+            Writers = new(() =>
+                new WritersWords(
+                    linesOf("sentences/maker.txt"),
+                    linesOf("sentences/stories.txt"),
+                    linesOf("sentences/topics.txt"),
+                    lexicon
+                )
+            ),
+            Reworder = new(() =>
+                new Reworder(
+                    new InsteadGroups(linesOf("sentences/instead.txt")),
+                    new WordForms(linesOf("sentences/forms.tsv").Skip(1), lexicon),
+                    meanings,
+                    new NamesByCalling(linesOf("sentences/called.txt")),
+                    maker
+                )
+            ),
         };
+    }
 
     /// <summary>The same with a school's own pictures for some words, in the place of ours.</summary>
     public Materials Showing(IReadOnlyCollection<string> words) =>
@@ -69,13 +97,18 @@ public sealed record Materials(
             };
 
     /// <summary>The same with other words, in sentences and texts too: a school's own layer.</summary>
-    public Materials With(Lexicon lexicon) =>
-        this with
+    public Materials With(Lexicon lexicon)
+    {
+        var maker = Maker?.With(lexicon);
+        return this with
         {
             Lexicon = lexicon,
             Sentences = Sentences.With(lexicon),
             Texts = Texts.With(lexicon),
             Gaps = Gaps.With(lexicon),
-            Maker = Maker?.With(lexicon),
+            Maker = maker,
+            Reworder = Reworder is { } shipped && maker is not null ? new(() => shipped.Value.With(maker)) : null,
+            Writers = Writers is { } writers ? new(() => writers.Value.With(lexicon)) : null,
         };
+    }
 }

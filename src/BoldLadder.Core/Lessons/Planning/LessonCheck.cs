@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Planning;
@@ -25,16 +26,17 @@ public static class LessonCheck
     {
         var problems = ImmutableArray.CreateBuilder<ItemProblem>();
         var finder = new WordFinder(lexicon);
+        var (earlier, later) = (new WordJudge(finder, before, tricky), new WordJudge(finder, after, tricky));
         foreach (var part in lesson.Parts)
         {
-            var taught = part.Kind == PartKind.Revisit ? before : after;
+            var judge = part.Kind == PartKind.Revisit ? earlier : later;
             foreach (
                 var item in part.Activities.SelectMany(a =>
                     a.Items.Concat(a.Levels is { } levels ? levels.Support.Concat(levels.Stretch) : [])
                 )
             )
             {
-                var reasons = Reasons(item, taught, tricky, finder).Distinct().ToImmutableArray();
+                var reasons = Reasons(item, judge).Distinct().ToImmutableArray();
                 if (!reasons.IsEmpty)
                     problems.Add(new ItemProblem(item.Id, reasons));
             }
@@ -42,43 +44,29 @@ public static class LessonCheck
         return problems.ToImmutable();
     }
 
-    private static IEnumerable<Reason> Reasons(
-        Item item,
-        Taught taught,
-        IReadOnlySet<string> tricky,
-        WordFinder finder
-    ) =>
+    private static IEnumerable<Reason> Reasons(Item item, WordJudge judge) =>
         ReadByChildren
             .Words(item)
-            .SelectMany(w => OfWord(w, taught, tricky, finder))
+            .SelectMany(w => OfWord(w, judge))
             .Concat(
                 ReadByChildren
                     .Correspondences(item)
-                    .Where(c => !taught.Covers(c))
+                    .Where(c => !judge.Taught.Covers(c))
                     .Select(c => Reason.Of("not-taught", c.ToString()))
             );
 
-    private static IEnumerable<Reason> OfWord(
-        string spelling,
-        Taught taught,
-        IReadOnlySet<string> tricky,
-        WordFinder finder
-    )
+    /// <summary>Of a stored word nothing says whether it is meant as a name: who can read that, can read it.</summary>
+    private static IEnumerable<Reason> OfWord(string spelling, WordJudge judge)
     {
-        var name = finder.Lexicon.FindName(spelling);
-        if (name is not null && taught.CanRead(name))
+        if (judge.Finder.Lexicon.FindName(spelling) is { } name && judge.Taught.CanRead(name))
             return [];
-        var parts = finder.Parts(spelling, false);
-        if (parts.IsEmpty)
-            return tricky.Contains(spelling) ? [] : [Reason.Of("unknown-word", spelling)];
-        if (parts.Any(p => p.Suitability == Suitability.Never))
+        var word = WrittenWord.Of(spelling, judge.Finder);
+        if (word.IsNever)
             return [Reason.Of("left-out", spelling)];
-        return tricky.Contains(spelling)
-            ? []
-            : parts
-                .Where(p => !tricky.Contains(p.Spelling))
-                .SelectMany(p => taught.Obstacles(p))
-                .Select(o => Reason.Of("not-taught", o.ToString()));
+        var judgement = judge.Of(word);
+        return judgement.Status == ReadingStatus.Unknown
+            ? [Reason.Of("unknown-word", spelling)]
+            : judgement.Needs.Select(o => Reason.Of("not-taught", o.ToString()));
     }
 }
 

@@ -67,59 +67,46 @@ public static class OwnItems
         SentencePlaces places
     )
     {
-        var finder = new WordFinder(lexicon);
+        var judge = new WordJudge(new WordFinder(lexicon), taught, tricky);
         return
         [
             .. text.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
                 .Where(t => t.Any(char.IsLetterOrDigit))
-                .Select(t => Judge(t, finder, taught, tricky, lexicon, places)),
+                .Select(t => Judge(t, judge, places)),
         ];
     }
 
-    private static OwnVerdict Judge(
-        string written,
-        WordFinder finder,
-        Taught taught,
-        IReadOnlySet<string> tricky,
-        Lexicon lexicon,
-        SentencePlaces places
-    )
+    private static OwnVerdict Judge(string printed, WordJudge judge, SentencePlaces places)
     {
-        var plain = Sentence.Plain(written);
-        var parts = finder.Parts(plain, written.Any(char.IsUpper));
-        if (parts.IsEmpty)
-            return new OwnVerdict(written, OwnStatus.Unknown, null, [], null, null);
-        var whole = parts is [var one] ? one : null;
-        if (parts.Any(p => p.Suitability == Suitability.Never))
-            return new OwnVerdict(written, OwnStatus.LeftOut, whole, [], null, null);
-        var needs = parts
-            .Where(p => !tricky.Contains(p.Spelling))
-            .SelectMany(p => taught.Obstacles(p))
-            .Distinct()
-            .ToImmutableArray();
-        var isDecodable = parts.All(taught.CanRead);
-        var status =
-            isDecodable ? OwnStatus.Decodable
-            : tricky.Contains(plain) || needs.IsEmpty ? OwnStatus.Tricky
-            : OwnStatus.NotYet;
-        var twin = whole is null
+        var written = WrittenWord.InPrint(printed, judge.Finder);
+        if (written.IsNever)
+            return new OwnVerdict(printed, OwnStatus.LeftOut, written.Word, [], null, null);
+        var judgement = judge.Of(written);
+        return new OwnVerdict(
+            printed,
+            judgement.Status switch
+            {
+                ReadingStatus.Decodable => OwnStatus.Decodable,
+                ReadingStatus.Tricky => OwnStatus.Tricky,
+                ReadingStatus.NotYet => OwnStatus.NotYet,
+                _ => OwnStatus.Unknown,
+            },
+            written.Word,
+            [.. judgement.Needs.Distinct()],
+            written.IsUnknown ? null : places.RungOf(written),
+            TwinOf(written.Word, judge)
+        );
+    }
+
+    private static string? TwinOf(Word? word, WordJudge judge) =>
+        word is null
             ? null
-            : lexicon
-                .Homophones(whole, taught.Accent)
+            : judge
+                .Finder.Lexicon.Homophones(word, judge.Taught.Accent)
                 .Where(h => h.Zipf >= 3 || h.IsKnown)
                 .OrderByDescending(h => h.Zipf)
                 .FirstOrDefault()
                 ?.Spelling;
-        var rungs = parts.Select(places.RungOf).ToList();
-        return new OwnVerdict(
-            written,
-            status,
-            whole,
-            status == OwnStatus.NotYet ? needs : [],
-            rungs.Contains(null) ? null : rungs.Max(),
-            twin
-        );
-    }
 
     /// <summary>
     /// The activity with what was typed put in; null with what stands in the way when children can't read it, with no

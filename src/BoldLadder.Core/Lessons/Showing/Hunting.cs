@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Spelling;
+using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
 
 namespace BoldLadder.Core.Lessons.Showing;
@@ -10,15 +11,15 @@ namespace BoldLadder.Core.Lessons.Showing;
 /// board's highlighter goes by it. Source: docs/handbook.md, section 6 (hunt it through a page).
 /// </summary>
 /// <param name="targets">What is hunted: of a lesson what is new.</param>
-public sealed class Hunting(IReadOnlyList<Correspondence> targets, Lexicon lexicon, Accent accent)
+public sealed class Hunting(IReadOnlyList<Correspondence> targets, WordFinder finder, Accent accent)
 {
     /// <summary>The places in a word as it is printed, with capital and punctuation; null for none.</summary>
     public ImmutableArray<HuntedPlace>? In(string printed)
     {
         var from = printed.TakeWhile(c => !char.IsLetter(c)).Count();
-        var bare = printed[from..].TrimEnd([.. printed.Where(c => !char.IsLetter(c)).Distinct()]);
-        var word = lexicon.Find(bare.ToLowerInvariant()) ?? lexicon.FindName(bare);
-        return word is null ? null : OrNull([.. In(word).Select(p => p.From(from))]);
+        return WrittenWord.InPrint(printed, finder).Word is { } word
+            ? OrNull([.. In(word).Select(p => p.From(from))])
+            : null;
     }
 
     private IEnumerable<HuntedPlace> In(Word word)

@@ -116,13 +116,15 @@ public sealed class SchoolWay(
             _ => item,
         };
 
+    private readonly Lazy<WordFinder> finder = new(() => new WordFinder(words));
+
     private Item Hunting(Item item, ActivityKind kind, ImmutableArray<string> target)
     {
         if (!Hunted.Contains(kind))
             return item;
         var hunting = new Hunting(
             [.. (item is HuntItem h ? h.Targets : target).Select(Correspondence.Parse)],
-            words,
+            finder.Value,
             accent
         );
         SentenceItem InSentence(SentenceItem sentence) =>
