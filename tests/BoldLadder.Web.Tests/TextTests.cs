@@ -153,6 +153,8 @@ public sealed class TextTests : IAsyncLifetime
     {
         var made = await Post<OwnTextView>("own-texts", Story("The pup", "A pup sat."));
         Assert.Equal(("The pup", 3, true), (made.Title, made.Words, made.IsKnown));
+        Assert.Equal(13, Assert.Single(made.Places).Rung!.Number);
+        Assert.Contains("Otters", made.ReadBy);
         var teacher = await school.As("teacher");
         Assert.Equal("The pup", Assert.Single(await teacher.Get<List<OwnTextView>>(At("own-texts"))).Title);
         var mine = await Post<OwnTextView>("own-texts", Story("Mine", "A cat.") with { IsShared = false }, teacher);
@@ -226,14 +228,19 @@ public sealed class TextTests : IAsyncLifetime
         // A story full of what the day brings: no shipped one has as much.
         await Post<OwnTextView>(
             "own-texts",
-            Story(
-                "Up",
-                "A pup sat up. Sum it up. A rut, a cup, a nut. The sun is up. Cut it up. I met a pup in the mud. Run, pup, run!"
-            )
+            Story("Up", "A pup ran in the mud. Mum cut up a nut. Run, pup, run! Sum it up. The sun is up.")
         );
         var lesson = await lead.Open(school.Otters, TestSchool.Today);
-        var read = await lead.Changed(lesson, new AddActivity(PartKind.Apply, ActivityKind.ReadText));
-        Assert.Contains("Up", read.Lesson.Activities.SelectMany(a => a.Items).OfType<TextItem>().Select(t => t.Title));
+        TextItem? Read() => lesson.Lesson.Activities.SelectMany(a => a.Items).OfType<TextItem>().LastOrDefault();
+        if (Read() is null)
+            lesson = await lead.Changed(lesson, new AddActivity(PartKind.Apply, ActivityKind.ReadText));
+        // Which of two good ones comes first is drawn; another is one key away.
+        for (var others = 0; others < 3 && Read()!.Title != "Up"; others++)
+        {
+            var holder = lesson.Lesson.Activities.Single(a => a.Items.Contains(Read()!));
+            lesson = await lead.Changed(lesson, new ChooseOthers(holder.Id));
+        }
+        Assert.Equal("Up", Read()!.Title);
     }
 
     [Fact]

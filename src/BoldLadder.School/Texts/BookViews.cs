@@ -50,7 +50,12 @@ public sealed record BookRow(
 
 /// <param name="Number">Of the rung, from 1; 0 for what can be read from the start.</param>
 /// <param name="Label">What the rung teaches.</param>
-public sealed record RungPlace(int Number, string Label);
+public sealed record RungPlace(int Number, string Label)
+{
+    /// <summary>The place of a rung by its index; -1 for the start, null for never.</summary>
+    public static RungPlace? Of(Core.Ladders.Ladder ladder, int? rung) =>
+        rung is { } at ? new RungPlace(at + 1, at < 0 ? "" : ladder.Rungs[at].Label) : null;
+}
 
 /// <param name="When">From when it can be read; null for now, for never, and where no day is left.</param>
 /// <param name="Home">How many copies are at home with the group.</param>

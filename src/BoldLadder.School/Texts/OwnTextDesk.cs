@@ -1,6 +1,7 @@
 using BoldLadder.Core;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
+using BoldLadder.School.Lessons;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
@@ -15,6 +16,8 @@ namespace BoldLadder.School.Texts;
 /// <param name="Words">How many running words it has.</param>
 /// <param name="IsKnown">False where a word of it is in no list: then a person puts it into a lesson, the planner does
 /// not.</param>
+/// <param name="Places">On each ladder that groups follow.</param>
+/// <param name="ReadBy">The groups that can read all of it today, with what is taught first.</param>
 /// <param name="Stamp">What a change names in If-Match.</param>
 public sealed record OwnTextView(
     Guid Id,
@@ -32,8 +35,13 @@ public sealed record OwnTextView(
     DateTime ChangedAt,
     int Words,
     bool IsKnown,
+    IReadOnlyList<TextPlaceView> Places,
+    IReadOnlyList<string> ReadBy,
     string Stamp
 );
+
+/// <summary>From which rung of a ladder a text can be read, with what is taught first; null for never.</summary>
+public sealed record TextPlaceView(string Ladder, RungPlace? Rung);
 
 /// <param name="Before">As it was before words were exchanged; empty where none were.</param>
 public sealed record OwnTextRequest(
@@ -51,7 +59,7 @@ public sealed record OwnTextRequest(
 /// The school's own bank of texts: kept with who wrote them, shared, put away. Source: docs/handbook.md, section 7
 /// (Text check).
 /// </summary>
-public sealed class OwnTextDesk(SchoolScope scope)
+public sealed class OwnTextDesk(SchoolScope scope, GroupDays groupDays, ReadersLevels levels)
 {
     private const int LongestTitle = 80;
     private const int LongestBody = 20_000;
@@ -69,12 +77,11 @@ public sealed class OwnTextDesk(SchoolScope scope)
             .Where(t => t.IsShared || t.AuthorId == scope.UserId)
             .OrderByDescending(t => t.ChangedAt)
             .ToListAsync(scope.Stop);
-        var names = await Names(texts);
-        return texts.ConvertAll(t => View(t, names));
+        return await Views(texts);
     }
 
     public async Task<Answer<OwnTextView>> Show(Guid textId) =>
-        await Find(textId) is { } text ? View(text, await Names([text])) : Refusal.NotFound("unknown-text");
+        await Find(textId) is { } text ? (await Views([text]))[0] : Refusal.NotFound("unknown-text");
 
     public async Task<Answer<OwnTextView>> Make(OwnTextRequest request)
     {
@@ -125,7 +132,7 @@ public sealed class OwnTextDesk(SchoolScope scope)
         await SchoolVerdicts.Changed(scope);
         scope.Audit(retired ? "text-put-away" : "text-brought-back", text.Id);
         await scope.Save();
-        return View(text, await Names([text]));
+        return (await Views([text]))[0];
     }
 
     private async Task<Answer<OwnTextView>> Keep(OwnText text, OwnTextRequest request, string action)
@@ -139,7 +146,7 @@ public sealed class OwnTextDesk(SchoolScope scope)
         await SchoolVerdicts.Changed(scope);
         scope.Audit(action, text.Id);
         await scope.Save();
-        return View(text, await Names([text]));
+        return (await Views([text]))[0];
     }
 
     private Refusal? Refuse(OwnTextRequest request)
@@ -207,9 +214,38 @@ public sealed class OwnTextDesk(SchoolScope scope)
             .ToDictionaryAsync(u => u.Id, u => u.DisplayName, scope.Stop);
     }
 
-    private OwnTextView View(OwnText text, Dictionary<Guid, string> names)
+    /// <summary>Who reads: a group's day with what it can read, and where words lie on its ladder.</summary>
+    private sealed record Reader(Group Group, ReadersLevel Level, SentencePlaces Places);
+
+    private async Task<List<OwnTextView>> Views(List<OwnText> texts)
+    {
+        var names = await Names(texts);
+        var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
+        var ladders = await scope.Store.Ladders.ToDictionaryAsync(l => l.Id, l => l.Name, scope.Stop);
+        var readers = new List<Reader>();
+        foreach (var state in await groupDays.States(groups))
+        {
+            var day = await groupDays.DayAt(state, scope.Today);
+            readers.Add(
+                new Reader(
+                    state.Group,
+                    levels.Of(day, day.Rung, new HashSet<string>(), []),
+                    new SentencePlaces(day.Ladder, scope.Leniencies, scope.Accent)
+                )
+            );
+        }
+        return texts.ConvertAll(t => View(t, names, readers, ladders));
+    }
+
+    private OwnTextView View(
+        OwnText text,
+        Dictionary<Guid, string> names,
+        List<Reader> readers,
+        Dictionary<Guid, string> ladders
+    )
     {
         var words = TextWords.Read(text.Body, scope.Words.Finder);
+        bool IsTold(TextWord word) => text.Told.Contains(word.Written.Plain) || text.First.Contains(word.Written.Plain);
         return new OwnTextView(
             Id: text.Id,
             Kind: text.Kind,
@@ -226,6 +262,24 @@ public sealed class OwnTextDesk(SchoolScope scope)
             ChangedAt: text.ChangedAt,
             Words: words.Places.Length,
             IsKnown: words.Words.All(w => !w.Written.IsUnknown),
+            Places:
+            [
+                .. readers
+                    .DistinctBy(r => r.Group.LadderId)
+                    .Select(r => new TextPlaceView(
+                        ladders[r.Group.LadderId],
+                        RungPlace.Of(
+                            r.Level.Ladder!,
+                            new TextOnLadder(words, r.Places, r.Level.Ladder!.Rungs.Length, IsTold).Reaches(1)
+                        )
+                    )),
+            ],
+            ReadBy:
+            [
+                .. readers
+                    .Where(r => words.Words.All(w => IsTold(w) || r.Level.Judge.Of(w.Written).CanBeRead))
+                    .Select(r => r.Group.Name),
+            ],
             Stamp: Stamps.Of(Content(text))
         );
     }

@@ -1,4 +1,3 @@
-using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Texts.Shelf;
 using BoldLadder.School.Lessons;
@@ -101,9 +100,7 @@ public sealed class ShelfDesk(
                         Fits: [.. readers.Select(r => Fit(r, b.Book.Id, b.Place, date, search.Bar, uses))],
                         Places:
                         [
-                            .. ladders.Select(l =>
-                                b.Place is { } p && l.Rungs[p] is { } rung ? PlaceOf(l.Day.Ladder, rung) : null
-                            ),
+                            .. ladders.Select(l => b.Place is { } p ? RungPlace.Of(l.Day.Ladder, l.Rungs[p]) : null),
                         ]
                     )),
             ],
@@ -202,9 +199,6 @@ public sealed class ShelfDesk(
             ? new NextReading(focus, day)
             : null;
     }
-
-    private static RungPlace PlaceOf(Ladder ladder, int rung) =>
-        new(rung + 1, rung < 0 ? "" : ladder.Rungs[rung].Label);
 
     /// <summary>What groups have lately done with books, and what is still at home.</summary>
     private async Task<ILookup<(Guid, Guid), BookUse>> Uses(DateOnly date)

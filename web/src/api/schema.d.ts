@@ -3997,6 +3997,8 @@ export interface components {
             /** Format: int32 */
             words: number;
             isKnown: boolean;
+            places: components["schemas"]["TextPlaceView"][];
+            readBy: string[];
             stamp: string;
         };
         OwnWay: {
@@ -4606,6 +4608,10 @@ export interface components {
             text: string;
             /** Format: int32 */
             words: number;
+        };
+        TextPlaceView: {
+            ladder: string;
+            rung: null | components["schemas"]["RungPlace"];
         };
         TextView: {
             words: components["schemas"]["TextWordView"][];

@@ -8,7 +8,7 @@ import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { text, textOf } from '../text/text';
+import { labelText, text, textOf } from '../text/text';
 import { ownTextsQuery, type OwnText } from './queries';
 import { TextsNav } from './TextsNav';
 
@@ -77,6 +77,17 @@ export function OwnTextsPage() {
                 {!t.isShared && ` · ${text('texts.notShared')}`}
                 {t.isRetired && ` · ${text('texts.isAway')}`}
                 {!t.isKnown && ` · ${text('texts.byHand')}`}
+              </p>
+              <p className="mb-1">
+                {t.readBy.length > 0 ? text('texts.readBy', { groups: t.readBy.join(', ') }) : text('texts.readByNone')}
+                {t.places.map((p) => (
+                  <span key={p.ladder} className="quiet">
+                    {' · '}
+                    {p.rung
+                      ? text('texts.fromOn', { rung: `${p.rung.number}. ${labelText(p.rung.label)}`, ladder: p.ladder })
+                      : text('texts.neverOn', { ladder: p.ladder })}
+                  </span>
+                ))}
               </p>
               <p className="literacy mb-1 text-excerpt">{t.body}</p>
               {t.firstWords.length > 0 && (
