@@ -74,7 +74,8 @@ public sealed class RemoteHub(RemoteRooms rooms) : Hub
         if (Here is not { } token || Context.Items.ContainsKey(IsPhone))
             return;
         rooms.End(token);
-        await Clients.Group(Side(token, isPhone: true)).SendAsync("over", Context.ConnectionAborted);
+        // Said to the phone even where the board has gone by now.
+        await Clients.Group(Side(token, isPhone: true)).SendAsync("over", CancellationToken.None);
     }
 
     private string? Here => Context.Items.TryGetValue(Room, out var token) ? (string)token! : null;

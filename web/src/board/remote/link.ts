@@ -7,6 +7,7 @@ const AGAIN = [0, 1000, 3000, 5000];
 export class RemoteLink {
   private readonly hub: HubConnection;
   private isEnded = false;
+  private ending: Promise<void> | null = null;
 
   /**
    * @param enter says who this is, after each time the link was made; false where nobody is expected any more.
@@ -41,8 +42,13 @@ export class RemoteLink {
     if (this.hub.state === HubConnectionState.Connected) void this.hub.send('Say', message).catch(() => undefined);
   }
 
-  async end(isOver: boolean) {
+  /** Ends the link once: who leaves the page while the end is being said does not cut it short. */
+  end(isOver: boolean): Promise<void> {
     this.isEnded = true;
+    return (this.ending ??= this.ended(isOver));
+  }
+
+  private async ended(isOver: boolean) {
     if (isOver && this.hub.state === HubConnectionState.Connected) await this.hub.invoke('End').catch(() => undefined);
     await this.hub.stop();
   }
