@@ -54,6 +54,14 @@ public sealed class WordJudge(WordFinder finder, Taught taught, IReadOnlySet<str
 
     public Taught Taught => taught;
 
+    /// <summary>True for what is judged decodable or tricky, without saying what is missing: for many words.</summary>
+    public bool CanRead(WrittenWord word) =>
+        (readsCapitals || !word.HasCapital)
+        && (
+            tricky.Contains(word.Plain)
+            || (!word.IsUnknown && word.Parts.All(p => taught.CanRead(p) || tricky.Contains(p.Spelling)))
+        );
+
     public Judgement Of(string written) => Of(WrittenWord.Of(written, finder));
 
     public Judgement Of(WrittenWord word)

@@ -58,7 +58,7 @@ public sealed class ShelfIndex
     /// <summary>For each book the share of its running words that can be read, 0 to 1.</summary>
     public double[] Readable(WordJudge judge)
     {
-        var reads = Array.ConvertAll(words, w => judge.Of(w).CanBeRead);
+        var reads = Array.ConvertAll(words, judge.CanRead);
         return Array.ConvertAll(books, book =>
         {
             var readable = 0L;
