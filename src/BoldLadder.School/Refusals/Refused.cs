@@ -1,4 +1,5 @@
 using BoldLadder.Core;
+using BoldLadder.Core.Ladders.Calendars;
 
 namespace BoldLadder.School.Refusals;
 
@@ -19,6 +20,16 @@ public static class Refused
     public static readonly Refusal BadName = Refusal.Unusable("bad-name", ("most", LongestName));
     public static readonly Refusal TooMuchAtOnce = Refusal.Unusable("too-many-steps");
     public static readonly Refusal VersionMissing = new(RefusalKind.Unversioned, "version-missing", []);
+
+    /// <summary>Why a day of a body is none that a calendar can have; null for one that is.</summary>
+    public static Refusal? Day(DateOnly? date) =>
+        date is { } day && !CalendarCheck.IsDay(day)
+            ? Refusal.Unusable(
+                "day-out-of-range",
+                ("first", CalendarCheck.Years.First),
+                ("last", CalendarCheck.Years.Last)
+            )
+            : null;
 
     /// <summary>What the core refused, as a refusal.</summary>
     public static Refusal Of(RefusedException refusal) =>

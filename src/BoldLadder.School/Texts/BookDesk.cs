@@ -82,6 +82,8 @@ public sealed class BookDesk(SchoolScope scope, ShelfDesk shelf)
     {
         if (scope.ReaderOnly() is { } reader)
             return reader;
+        if (Refused.Day(request.Day) is { } noDay)
+            return noDay;
         var group = await scope.Group(request.GroupId);
         if (group.Refusal is { } unknown)
             return unknown;

@@ -52,6 +52,8 @@ public sealed class ReadersLevels(SchoolScope scope, GroupDays groupDays, Lesson
     /// <param name="first">Tricky words that are taught before the text is read; lower case.</param>
     public async Task<Answer<ReadersLevel>> Of(LevelAsked asked, IReadOnlyCollection<string> first)
     {
+        if (Refused.Day(asked.Date) is { } noDay)
+            return noDay;
         if (asked.GroupId is { } group)
             return await OfGroup(group, asked.Date ?? scope.Today, first);
         if (asked is { LadderId: { } ladder, Version: { } version })

@@ -82,7 +82,7 @@ public sealed class RewordDesk(SchoolScope scope, ReadersLevels levels)
             return unknown;
         var judge = level.Value.Judge;
         var found = asked.Rhyme is { } rhyme
-            ? scope.Words.Finder.Find(rhyme).Word is { } word
+            ? rhyme.Trim().Length > 0 && scope.Words.Finder.Find(rhyme.Trim()).Word is { } word
                 ? scope.Words.Alike(scope.Accent).Rhymes(word).Select(r => r.Spelling)
                 : []
             : asked.Today
