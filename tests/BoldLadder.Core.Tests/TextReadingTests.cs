@@ -1,5 +1,6 @@
 using BoldLadder.Core.Accents;
 using BoldLadder.Core.Decoding;
+using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Texts.Shelf;
 using BoldLadder.Core.Words;
@@ -147,6 +148,23 @@ public class TextReadingTests
     [InlineData("farmer's", "farmer")]
     public void A_possessive_is_read_from_where_its_owner_is(string possessive, string owner) =>
         Assert.Equal(Places.RungOf(WrittenWord.Of(owner, Finder)), Places.RungOf(WrittenWord.Of(possessive, Finder)));
+
+    [Fact]
+    public void A_word_can_be_read_exactly_where_its_verdict_says_so()
+    {
+        string[] odd = ["tip-top", "the-cat", "Tip-Top", "xyzzy", "I", "I'm", "dog's", "Mum", "12", "said-so"];
+        var words = Given.Lexicon.Known.Select(w => w.Spelling).Concat(odd).Take(3_000).ToList();
+        foreach (var free in new[] { Patterns.All, Patterns.All & ~Patterns.Capitals })
+        {
+            var taught = Given.Taught("a=æ c=k t=t s=s i=ɪ p=p n=n m=m d=d o=ɒ g=g sh=ʃ", free: free);
+            var judge = new WordJudge(Finder, taught, new HashSet<string> { "said", "the", "so" });
+            foreach (var word in words.Concat(odd).SelectMany(w => new[] { w, char.ToUpperInvariant(w[0]) + w[1..] }))
+            {
+                var written = WrittenWord.InPrint(word, Finder);
+                Assert.Equal(judge.Of(written).CanBeRead, judge.CanRead(written));
+            }
+        }
+    }
 
     [Fact]
     public void A_shelf_says_of_each_book_what_its_text_says()

@@ -112,9 +112,9 @@ public sealed class TextTests : IAsyncLifetime
         );
         Assert.Equal(
             "text-file-pdf",
-            await Refused(HttpMethod.Post, "texts/file", new TextFileAsked(Convert.ToBase64String("%PDF-1"u8)))
+            await Refused(HttpMethod.Post, "texts/file", new TextFileAsked("%PDF-1"u8.ToArray()))
         );
-        var read = await Post<TextOfFile>("texts/file", new TextFileAsked(Convert.ToBase64String("A cat."u8)));
+        var read = await Post<TextOfFile>("texts/file", new TextFileAsked("A cat."u8.ToArray()));
         Assert.Equal(("A cat.", 2), (read.Text, read.Words));
         Assert.Empty(await lead.Get<List<OwnTextView>>(At("own-texts")));
     }
@@ -330,9 +330,7 @@ public sealed class TextTests : IAsyncLifetime
     public async Task Books_come_from_a_table_after_it_was_looked_at()
     {
         var file = new BookFile(
-            Convert.ToBase64String(
-                Encoding.UTF8.GetBytes("title,label,colour,words\nA cat,Red,blue,A cat sat.\nA pup,,,\n,,,")
-            )
+            Encoding.UTF8.GetBytes("title,label,colour,words\nA cat,Red,blue,A cat sat.\nA pup,,,\n,,,")
         );
         var seen = await Post<BookFileView>("books/file/look", file);
         Assert.Equal((2, 0), (seen.New.Count, seen.There.Count));

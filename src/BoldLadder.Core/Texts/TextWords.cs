@@ -65,14 +65,12 @@ public sealed class TextWords
         return Sentences.First(s => s.Start + s.Length >= place.Start + place.Length);
     }
 
-    /// <summary>The running words of a sentence in lower case.</summary>
-    public IReadOnlyList<string> WordsOf(TextSentence sentence) =>
-        [
-            .. Places
-                .SkipWhile(p => p.Start < sentence.Start)
-                .TakeWhile(p => p.Start < sentence.Start + sentence.Length)
-                .Select(p => Words[p.Word].Written.Plain),
-        ];
+    /// <summary>The running words of a sentence.</summary>
+    public IEnumerable<WrittenWord> WordsOf(TextSentence sentence) =>
+        Places
+            .SkipWhile(p => p.Start < sentence.Start)
+            .TakeWhile(p => p.Start < sentence.Start + sentence.Length)
+            .Select(p => Words[p.Word].Written);
 
     /// <exception cref="RefusedException">It has more than <see cref="MostWords"/> words, or one that is no word
     /// any more.</exception>

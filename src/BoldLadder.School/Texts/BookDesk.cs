@@ -170,10 +170,7 @@ public sealed class BookDesk(SchoolScope scope, ShelfDesk shelf)
 
     private async Task<Answer<BookFileView>> Read(BookFile file)
     {
-        var bytes = new byte[file.Content.Length * 3 / 4];
-        if (!Convert.TryFromBase64String(file.Content, bytes, out var length))
-            return Refusal.Unusable("text-file-broken");
-        var read = TextsRead.From(() => BookTable.Read(bytes[..length]));
+        var read = TextsRead.From(() => BookTable.Read(file.Content));
         if (read.Refusal is { } refused)
             return refused;
         var table = read.Value;

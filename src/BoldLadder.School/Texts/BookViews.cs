@@ -123,8 +123,8 @@ public sealed record BookRequest(
 /// <param name="Day">Of a reading; today without one. Copies go home today.</param>
 public sealed record BookUseRequest(Guid GroupId, Store.BookUseKind Kind, DateOnly? Day, int Copies);
 
-/// <summary>A table of books, in base64.</summary>
-public sealed record BookFile(string Content);
+/// <summary>A table of books.</summary>
+public sealed record BookFile(byte[] Content);
 
 /// <param name="New">Books that are not on the shelf yet.</param>
 /// <param name="There">Titles that are: they stay as they are.</param>

@@ -1,7 +1,6 @@
 using BoldLadder.Core;
 using BoldLadder.Core.Texts;
 using BoldLadder.Core.Words;
-using BoldLadder.School.Lessons;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
@@ -59,7 +58,7 @@ public sealed record OwnTextRequest(
 /// The school's own bank of texts: kept with who wrote them, shared, put away. Source: docs/handbook.md, section 7
 /// (Text check).
 /// </summary>
-public sealed class OwnTextDesk(SchoolScope scope, GroupDays groupDays, ReadersLevels levels)
+public sealed class OwnTextDesk(SchoolScope scope, ReadersLevels levels)
 {
     private const int LongestTitle = 80;
     private const int LongestBody = 20_000;
@@ -214,33 +213,18 @@ public sealed class OwnTextDesk(SchoolScope scope, GroupDays groupDays, ReadersL
             .ToDictionaryAsync(u => u.Id, u => u.DisplayName, scope.Stop);
     }
 
-    /// <summary>Who reads: a group's day with what it can read, and where words lie on its ladder.</summary>
-    private sealed record Reader(Group Group, ReadersLevel Level, SentencePlaces Places);
-
     private async Task<List<OwnTextView>> Views(List<OwnText> texts)
     {
         var names = await Names(texts);
-        var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
         var ladders = await scope.Store.Ladders.ToDictionaryAsync(l => l.Id, l => l.Name, scope.Stop);
-        var readers = new List<Reader>();
-        foreach (var state in await groupDays.States(groups))
-        {
-            var day = await groupDays.DayAt(state, scope.Today);
-            readers.Add(
-                new Reader(
-                    state.Group,
-                    levels.Of(day, day.Rung, new HashSet<string>(), []),
-                    new SentencePlaces(day.Ladder, scope.Leniencies, scope.Accent)
-                )
-            );
-        }
+        var readers = await levels.OfGroups(scope.Today);
         return texts.ConvertAll(t => View(t, names, readers, ladders));
     }
 
     private OwnTextView View(
         OwnText text,
         Dictionary<Guid, string> names,
-        List<Reader> readers,
+        List<GroupReader> readers,
         Dictionary<Guid, string> ladders
     )
     {
@@ -265,20 +249,20 @@ public sealed class OwnTextDesk(SchoolScope scope, GroupDays groupDays, ReadersL
             Places:
             [
                 .. readers
-                    .DistinctBy(r => r.Group.LadderId)
+                    .DistinctBy(r => r.Day.Group.LadderId)
                     .Select(r => new TextPlaceView(
-                        ladders[r.Group.LadderId],
+                        ladders[r.Day.Group.LadderId],
                         RungPlace.Of(
-                            r.Level.Ladder!,
-                            new TextOnLadder(words, r.Places, r.Level.Ladder!.Rungs.Length, IsTold).Reaches(1)
+                            r.Day.Ladder,
+                            new TextOnLadder(words, r.Places, r.Day.Ladder.Rungs.Length, IsTold).Reaches(1)
                         )
                     )),
             ],
             ReadBy:
             [
                 .. readers
-                    .Where(r => words.Words.All(w => IsTold(w) || r.Level.Judge.Of(w.Written).CanBeRead))
-                    .Select(r => r.Group.Name),
+                    .Where(r => words.Words.All(w => IsTold(w) || r.Level.Judge.CanRead(w.Written)))
+                    .Select(r => r.Day.Group.Name),
             ],
             Stamp: Stamps.Of(Content(text))
         );

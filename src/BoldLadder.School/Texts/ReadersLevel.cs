@@ -44,6 +44,9 @@ public sealed record ReadersLevel(
     ImmutableArray<string> Unread
 );
 
+/// <summary>A group as it reads on a day, and where words lie on its ladder.</summary>
+public sealed record GroupReader(GroupDay Day, ReadersLevel Level, SentencePlaces Places);
+
 /// <summary>Finds out what whoever reads can read.</summary>
 public sealed class ReadersLevels(SchoolScope scope, GroupDays groupDays, LessonRequests requests, LadderStudy study)
 {
@@ -74,9 +77,26 @@ public sealed class ReadersLevels(SchoolScope scope, GroupDays groupDays, Lesson
         return Of(day, stored is null ? day.Rung : day.RungOf(stored.Document), names, first);
     }
 
+    /// <summary>All groups that the asker sees, by name.</summary>
+    public async Task<List<GroupReader>> OfGroups(DateOnly date)
+    {
+        var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
+        var ladders = new Dictionary<(Guid, int), SentencePlaces>();
+        var readers = new List<GroupReader>();
+        foreach (var state in await groupDays.States(groups))
+        {
+            var day = await groupDays.DayAt(state, date);
+            var version = (state.Group.LadderId, state.Group.LadderVersion);
+            if (!ladders.TryGetValue(version, out var places))
+                ladders[version] = places = requests.Places(day);
+            readers.Add(new GroupReader(day, Of(day, day.Rung, new HashSet<string>(), []), places));
+        }
+        return readers;
+    }
+
     /// <summary>A group on a day that is known already.</summary>
     /// <param name="rung">What the day brings; null where the ladder is climbed.</param>
-    public ReadersLevel Of(GroupDay day, Rung? rung, IReadOnlySet<string> names, IReadOnlyCollection<string> first)
+    private ReadersLevel Of(GroupDay day, Rung? rung, IReadOnlySet<string> names, IReadOnlyCollection<string> first)
     {
         var request = rung is null ? null : requests.Of(day, rung, 0);
         return new ReadersLevel(
@@ -111,7 +131,7 @@ public sealed class ReadersLevels(SchoolScope scope, GroupDays groupDays, Lesson
     }
 
     /// <summary>Who has climbed a ladder up to a rung.</summary>
-    public ReadersLevel OfRung(Ladder ladder, int at, IReadOnlyCollection<string> first) =>
+    private ReadersLevel OfRung(Ladder ladder, int at, IReadOnlyCollection<string> first) =>
         new(
             Judge: Judge(
                 ladder.TaughtAfter(at + 1, scope.Leniencies, scope.Accent),

@@ -96,7 +96,7 @@ public sealed class RewordDesk(SchoolScope scope, ReadersLevels levels)
                 .Where(w =>
                     !level.Value.Avoid.Contains(w.ToLowerInvariant())
                     && WrittenWord.Of(w, judge.Finder) is { IsNever: false } written
-                    && judge.Of(written).CanBeRead
+                    && judge.CanRead(written)
                 )
                 .Take(MostOffered),
         ]);
@@ -112,7 +112,7 @@ public sealed class RewordDesk(SchoolScope scope, ReadersLevels levels)
             Writers.Story(
                 w =>
                     !level.Value.Avoid.Contains(w.Spelling.ToLowerInvariant())
-                    && judge.Of(new WrittenWord(w.Spelling.ToLowerInvariant(), false, [w])).CanBeRead,
+                    && judge.CanRead(new WrittenWord(w.Spelling.ToLowerInvariant(), false, [w])),
                 new Seeded(asked.Seed)
             )
         );

@@ -24,13 +24,7 @@ public sealed record ShelfSearch(
 /// <summary>
 /// Which of the school's books which group can read, now or soon. Source: docs/handbook.md, section 7 (Text check).
 /// </summary>
-public sealed class ShelfDesk(
-    SchoolScope scope,
-    Shelves shelves,
-    GroupDays groupDays,
-    LessonRequests requests,
-    ReadersLevels levels
-)
+public sealed class ShelfDesk(SchoolScope scope, Shelves shelves, ReadersLevels levels)
 {
     private const int OnPage = 50;
     private const int SoonDays = 14;
@@ -47,8 +41,7 @@ public sealed class ShelfDesk(
             return Refusal.Unusable("too-long", ("most", LongestSearch));
         var date = search.Date ?? scope.Today;
         var index = await shelves.Index();
-        var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
-        var readers = await Readers(groups, date, index, search.Bar);
+        var readers = await Readers(date, index, search.Bar);
         var ladders = readers.GroupBy(r => r.Day.Group.LadderId).Select(g => g.First()).ToList();
         var names = await scope
             .Store.Ladders.Where(l => ladders.Select(r => r.Day.Group.LadderId).Contains(l.Id))
@@ -83,7 +76,7 @@ public sealed class ShelfDesk(
         return new ShelfView(
             Date: date,
             Bar: search.Bar,
-            Groups: [.. groups.Select(g => new ShelfGroup(g.Id, g.Name))],
+            Groups: [.. readers.Select(r => new ShelfGroup(r.Day.Group.Id, r.Day.Group.Name))],
             Ladders: [.. ladders.Select(l => new ShelfLadder(l.Day.Group.LadderId, names[l.Day.Group.LadderId]))],
             Books:
             [
@@ -114,9 +107,8 @@ public sealed class ShelfDesk(
     {
         var index = await shelves.Index();
         var place = index.PlaceOf(book.Id);
-        var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
         var uses = await Uses(date);
-        return (await Readers(groups, date, index, bar)).ConvertAll(r => new GroupReading(
+        return (await Readers(date, index, bar)).ConvertAll(r => new GroupReading(
             r.Day.Group.Id,
             r.Day.Group.Name,
             Fit(r, book.Id, place, date, bar, uses),
@@ -126,20 +118,17 @@ public sealed class ShelfDesk(
         ));
     }
 
-    private async Task<List<Reader>> Readers(List<Group> groups, DateOnly date, ShelfIndex index, int bar)
+    private async Task<List<Reader>> Readers(DateOnly date, ShelfIndex index, int bar)
     {
-        var placed = new Dictionary<(Guid, int), int?[]>();
-        var readers = new List<Reader>();
-        foreach (var state in await groupDays.States(groups))
-        {
-            var day = await groupDays.DayAt(state, date);
-            var level = levels.Of(day, day.Rung, new HashSet<string>(), []);
-            var version = (state.Group.LadderId, state.Group.LadderVersion);
-            if (!placed.TryGetValue(version, out var rungs))
-                placed[version] = rungs = index.RungOf(requests.Places(day), day.Ladder.Rungs.Length, bar / 100.0);
-            readers.Add(new Reader(day, level, index.Readable(level.Judge), rungs));
-        }
-        return readers;
+        var readers = await levels.OfGroups(date);
+        var placed = readers
+            .Select(r => r.Places)
+            .Distinct()
+            .ToDictionary(
+                p => p,
+                p => index.RungOf(p, readers.First(r => r.Places == p).Day.Ladder.Rungs.Length, bar / 100.0)
+            );
+        return readers.ConvertAll(r => new Reader(r.Day, r.Level, index.Readable(r.Level.Judge), placed[r.Places]));
     }
 
     private static BookFit FitOf(Reader reader, int? place, DateOnly date, int bar) =>

@@ -43,17 +43,12 @@ public sealed class TextDesk(SchoolScope scope, ReadersLevels levels)
     }
 
     /// <summary>The text of a file; nothing of it is kept.</summary>
-    public Answer<TextOfFile> Open(TextFileAsked asked)
-    {
-        var file = new byte[asked.Content.Length * 3 / 4];
-        if (!Convert.TryFromBase64String(asked.Content, file, out var length))
-            return Refusal.Unusable("text-file-broken");
-        return TextsRead.From(() =>
+    public Answer<TextOfFile> Open(TextFileAsked asked) =>
+        TextsRead.From(() =>
         {
-            var text = TextFile.Read(file[..length]);
+            var text = TextFile.Read(asked.Content);
             return new TextOfFile(text, TextWords.Read(text, scope.Words.Finder).Places.Length);
         });
-    }
 
     private static Refusal? Refuse(TextAsked asked)
     {

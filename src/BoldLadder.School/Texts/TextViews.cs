@@ -83,8 +83,7 @@ public sealed record TextAlong(
 public sealed record SentenceLengths(int Count, double Average, int Longest, string LongestText);
 
 /// <summary>A file whose text is to be taken.</summary>
-/// <param name="Content">In base64.</param>
-public sealed record TextFileAsked(string Content);
+public sealed record TextFileAsked(byte[] Content);
 
 /// <param name="Text">With nothing else of the file.</param>
 public sealed record TextOfFile(string Text, int Words);

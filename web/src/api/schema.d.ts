@@ -2398,6 +2398,7 @@ export interface components {
         /** @enum {unknown} */
         Blending: "sound-by-sound" | "continuous" | "cumulative" | "adjacent-first";
         BookFile: {
+            /** Format: byte */
             content: string;
         };
         BookFileView: {
@@ -4602,6 +4603,7 @@ export interface components {
             bar: number;
         };
         TextFileAsked: {
+            /** Format: byte */
             content: string;
         };
         TextOfFile: {

@@ -87,9 +87,9 @@ public sealed class Reworder
     /// </summary>
     public ImmutableArray<string> Simpler(TextWords text, TextSentence sentence, WordJudge judge, int most)
     {
-        bool CanRead(Word word) => judge.Of(new WrittenWord(word.Spelling, false, [word])).CanBeRead;
+        bool CanRead(Word word) => judge.CanRead(new WrittenWord(word.Spelling, false, [word]));
         var telling = text.WordsOf(sentence)
-            .SelectMany(w => forms.Of(w))
+            .SelectMany(w => forms.Of(w.Plain))
             .Select(f => judge.Finder.Lexicon.Find(f.Base))
             .OfType<Word>()
             .Where(w => Tells(w) && CanRead(w))
@@ -99,7 +99,7 @@ public sealed class Reworder
             return [];
         bool IsSaid(Word word) => forms.Of(word.Spelling).Any(f => telling.Contains(f.Base));
         var made = maker
-            .Make(CanRead, IsSaid, Seeded.For(0, string.Join(' ', text.WordsOf(sentence))))
+            .Make(CanRead, IsSaid, Seeded.For(0, string.Join(' ', text.WordsOf(sentence).Select(w => w.Plain))))
             .Take(MostDrawn)
             .Where(s => !s.IsCaption)
             .Select(s => (Made: s, Alike: s.Tokens.Where(t => IsSaid(t.Word)).Select(t => t.Word).Distinct().Count()))
@@ -261,18 +261,12 @@ public sealed class Reworder
         return was > now;
     }
 
-    private static IEnumerable<string> InSentence(TextWords words, int at)
-    {
-        var place = words.Places[at];
-        var sentence = words.SentenceOf(at);
-        return words
-            .Places.SkipWhile(p => p.Start < sentence.Start)
-            .TakeWhile(p => p.Start < sentence.Start + sentence.Length)
-            .Select(p => words.Words[p.Word].Written)
-            // Little words may come again: lots of, in the end.
+    /// <summary>The words of the sentence that may not come twice; little ones may: lots of, in the end.</summary>
+    private static IEnumerable<string> InSentence(TextWords words, int at) =>
+        words
+            .WordsOf(words.SentenceOf(at))
             .Where(w => w.Word is { PartsOfSpeech: var part } && (part & Content) != PartsOfSpeech.None)
             .Select(w => w.Plain);
-    }
 
     private const PartsOfSpeech Little =
         PartsOfSpeech.Pronoun | PartsOfSpeech.Determiner | PartsOfSpeech.Preposition | PartsOfSpeech.Conjunction;
@@ -304,7 +298,7 @@ public sealed class Reworder
         var written = WrittenWord.Of(word, judge.Finder);
         return !written.IsUnknown
             && written.Parts.All(p => p.Suitability == Suitability.Use && !p.Flags.HasFlag(WordFlags.AmericanOnly))
-            && judge.Of(written).CanBeRead;
+            && judge.CanRead(written);
     }
 
     /// <summary>The change, with the capital letter of what it replaces, and with the article before it.</summary>
