@@ -101,7 +101,7 @@ public class RewordingTests
                     {
                         offered++;
                         Assert.NotEqual(body, Written(body, change));
-                        foreach (var word in change.Words.Split(' '))
+                        foreach (var word in change.Words.Split(' ', StringSplitOptions.RemoveEmptyEntries))
                         {
                             var put = WrittenWord.InPrint(word, Finder);
                             Assert.True(judge.Of(put).CanBeRead, $"{word} in {change.Text} after {rungs}");
@@ -143,12 +143,64 @@ public class RewordingTests
         Assert.True(unknown.Count == 0, string.Join(' ', unknown));
     }
 
+    [Theory]
+    [InlineData("It was a stormy night.", "stormy", "It was a night.")]
+    [InlineData("He saw an enormous pig.", "enormous", "He saw a pig.")]
+    [InlineData("He saw a big owl.", "big", "He saw an owl.")]
+    [InlineData("Suddenly the dog ran.", "Suddenly", "The dog ran.")]
+    [InlineData("Suddenly, the dog ran.", "Suddenly", "The dog ran.")]
+    [InlineData("The dog ran quickly.", "quickly", "The dog ran.")]
+    [InlineData("It was very cold.", "very", "It was cold.")]
+    [InlineData("The giant's puppy ran.", "giant's", "The puppy ran.")]
+    [InlineData("It was the widest smile.", "widest", null)]
+    [InlineData("The dog is lazy.", "lazy", null)]
+    [InlineData("A big, lazy dog sat.", "lazy", null)]
+    [InlineData("The second dog sat.", "second", null)]
+    [InlineData("She ran slowly and sadly.", "slowly", null)]
+    [InlineData("They clean boats.", "clean", null)]
+    [InlineData("It was so stormy.", "so", null)]
+    public void A_word_may_go_where_a_sentence_stands_without_it(string text, string word, string? without)
+    {
+        var left = For(text, word, 1).SingleOrDefault(r => r.Words.Length == 0);
+        Assert.Equal(without, left is null ? null : Written(text, left));
+    }
+
+    [Theory]
+    [InlineData("He carried a heavy bucket and a candle.", 45, "He had a big tub.")]
+    [InlineData(
+        "The old cat crept up to the enormous dog, and sat!",
+        70,
+        "The cat crept up to the enormous dog, and sat!"
+    )]
+    [InlineData("The man was at the theatre.", 70, null)]
+    [InlineData("We dug the soil and had carrots, beans and strawberries.", 70, null)]
+    [InlineData("“Get the elephant!” he said.", 70, null)]
+    public void A_sentence_gives_way_to_the_same_with_less_in_it(string written, int rungs, string? shorter)
+    {
+        var text = TextWords.Read(written, Finder);
+        var found = Reworder.Simpler(written, text, text.Sentences[0], After(rungs), 4, Nothing);
+        if (shorter is null)
+            Assert.DoesNotContain(found, s => s.Split(' ')[0] == written.Split(' ')[0]);
+        else
+            Assert.Equal(shorter, found[0]);
+    }
+
+    [Theory]
+    [InlineData("It hid under the kitchen floor.", "kitchen")]
+    [InlineData("He had two lolly sticks.", "sticks")]
+    [InlineData("She swam in the swimming pool.", "pool")]
+    [InlineData("He saw the angry giant.", "giant")]
+    [InlineData("She had a bright float.", "float")]
+    public void Nothing_that_is_of_another_kind_there_is_offered(string text, string word) =>
+        Assert.DoesNotContain(Words(text, word, 70), w => w is "room" or "rods" or "pond" or "big" or "bob" or "drift");
+
     [Fact]
     public void A_simpler_sentence_says_something_of_the_same_and_can_be_read()
     {
         var judge = After(50);
-        var text = TextWords.Read("The grumpy dog with a long tail leapt into the park.", Finder);
-        var found = Reworder.Simpler(text, text.Sentences[0], judge, 4);
+        const string Written = "The grumpy dog with a long tail leapt into the park.";
+        var text = TextWords.Read(Written, Finder);
+        var found = Reworder.Simpler(Written, text, text.Sentences[0], judge, 4, Nothing);
         Assert.NotEmpty(found);
         Assert.All(found, s =>
             Assert.True(
@@ -157,7 +209,7 @@ public class RewordingTests
                 s
             )
         );
-        Assert.All(found.SelectMany(s => s.Split(' ')), w =>
+        Assert.All(found.SelectMany(s => s.Split(' ')).Select(w => w.Trim('.')), w =>
             Assert.True(judge.Of(WrittenWord.InPrint(w, Finder)).CanBeRead, w)
         );
     }

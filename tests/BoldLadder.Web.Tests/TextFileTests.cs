@@ -163,6 +163,24 @@ public sealed class TextFileTests
     }
 
     [Fact]
+    public void However_much_a_file_unpacks_to_no_more_is_taken_than_its_largest_part_may_need()
+    {
+        const int Megabyte = 1024 * 1024;
+        using var stream = new MemoryStream();
+        using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            using var entry = zip.CreateEntry("word/document.xml").Open();
+            for (var i = 0; i < 300; i++)
+                entry.Write(new byte[Megabyte]);
+        }
+        var file = stream.ToArray();
+        Assert.InRange(file.Length, 1, Megabyte);
+        var before = GC.GetAllocatedBytesForCurrentThread();
+        Assert.Equal("packed-too-large", Refused(file));
+        Assert.InRange(GC.GetAllocatedBytesForCurrentThread() - before, 0, 48 * Megabyte);
+    }
+
+    [Fact]
     public void Plain_text_is_read_in_any_usual_encoding()
     {
         Assert.Equal("café", TextFile.Read(Encoding.UTF8.GetBytes("café")));

@@ -69,7 +69,7 @@ public sealed class RewordDesk(SchoolScope scope, ReadersLevels levels)
             reworder.For(asked.Text, text, at, level.Value.Judge, MostWords, level.Value.Avoid),
             sentence.Start,
             WithMarks(asked.Text, sentence),
-            reworder.Simpler(text, sentence, level.Value.Judge, MostSentences)
+            reworder.Simpler(asked.Text, text, sentence, level.Value.Judge, MostSentences, level.Value.Avoid)
         );
     }
 

@@ -54,7 +54,10 @@ public static class RewordCommand
                     Columns,
                     printed,
                     "",
-                    string.Join(" | ", reworder.Simpler(words, sentence, judge, Most))
+                    string.Join(
+                        " | ",
+                        reworder.Simpler(text, words, sentence, judge, Most, ImmutableHashSet<string>.Empty)
+                    )
                 );
             }
             foreach (var at in places)
@@ -65,7 +68,7 @@ public static class RewordCommand
                     Columns,
                     printed,
                     words.Words[words.Places[at].Word].Printed,
-                    string.Join(" | ", offers.Select(o => o.Words))
+                    string.Join(" | ", offers.Select(o => o.Words.Length > 0 ? o.Words : "(leave it out)"))
                 );
             }
         }

@@ -15,13 +15,16 @@ import { ChosenWord } from './ChosenWord';
 import { Editor } from './Editor';
 import { Findings } from './Findings';
 import { LevelChoice } from './LevelChoice';
-import { exchanged, pieces } from './marks';
+import { exchanged, parts, partWith, pieces } from './marks';
 import { checkQuery, ownTextQuery, type Level, type OwnText } from './queries';
 import { SaveText } from './SaveText';
 import { TextsNav } from './TextsNav';
 import { WriteWith } from './WriteWith';
 
 const PAUSE = 120;
+
+/** A long text is shown in parts of about so many signs. */
+const PART = 6_000;
 
 /** A text to check, reword or write: new, or one of the school's own. */
 export function CheckPage() {
@@ -58,19 +61,36 @@ function Desk({ kept, usual }: { kept: OwnText | null; usual: Level }) {
   const [before, setBefore] = useState(kept?.before ?? '');
   const [caret, setCaret] = useState<number | null>(null);
   const [chosenAt, setChosenAt] = useState<number | null>(null);
+  const [page, setPage] = useState(0);
   const [undo, setUndo] = useState<readonly string[]>([]);
   const [saved, setSaved] = useState(kept?.body ?? '');
   useUnsaved(body !== saved);
 
   const settled = useSettled(body, PAUSE);
-  const check = useQuery(
-    checkQuery(school.id, { text: settled, level, told: [...told], namesTold, firstWords: [...first], bar }),
-  );
-  const checked = check.data;
-  const view = checked?.view;
-  const marked = checked ? pieces(body, checked.asked.text, checked.view.places) : [];
+  const asked = { level, told: [...told], namesTold, firstWords: [...first], bar };
+  const check = useQuery(checkQuery(school.id, { ...asked, text: settled }));
+  const view = check.data?.view;
   const isLong = view !== undefined && view.places.length === 0 && view.words.length > 0;
-  const chosen = marked.find((p) => p.start === chosenAt && p.word !== null) ?? null;
+  const all = isLong ? parts(body, PART) : [{ start: 0, text: body }];
+  const part = all[Math.min(page, all.length - 1)]!;
+  const partSettled = useSettled(part.text, PAUSE);
+  const partCheck = useQuery({ ...checkQuery(school.id, { ...asked, text: partSettled }), enabled: isLong });
+  // The words that are shown, as they were checked: of a long text those of the part.
+  const checked = isLong ? partCheck.data : check.data;
+  const marked = checked ? pieces(part.text, checked.asked.text, checked.view.places) : [];
+  const chosen = marked.find((p) => part.start + p.start === chosenAt && p.word !== null) ?? null;
+  const go = (to: number) => {
+    setPage(to);
+    setChosenAt(null);
+    setCaret(all[to]!.start);
+  };
+  const choose = (word: number) => {
+    const name = view!.words[word]!.text;
+    const to = isLong ? partWith(all, name) : 0;
+    setPage(to);
+    if (!isLong) setChosenAt(marked.find((p) => p.word === word)?.start ?? null);
+    else setChosenAt(all[to]!.start + Math.max(0, all[to]!.text.indexOf(name)));
+  };
 
   const rewrite = (start: number, length: number, by: string) => {
     if (before === '') setBefore(body);
@@ -126,23 +146,39 @@ function Desk({ kept, usual }: { kept: OwnText | null; usual: Level }) {
       </div>
       <div className="text-desk">
         <div className="d-grid gap-3 align-content-start">
-          {isLong ? (
-            <p className="panel mb-0">
-              {text('texts.long', { words: view.counts.reduce((s, c) => s + c.running, 0) })}
-            </p>
-          ) : (
-            <Editor
-              value={body}
-              pieces={marked.length > 0 ? marked : [{ text: body, start: 0, word: null }]}
-              words={view?.words ?? []}
-              chosen={chosenAt}
-              onChange={setBody}
-              onChoose={(piece, at) => {
-                setChosenAt(piece?.start ?? null);
-                setCaret(at);
-              }}
-            />
+          {isLong && (
+            <nav className="d-flex flex-wrap gap-2 align-items-center" aria-label={text('texts.parts')}>
+              <Button size="sm" variant="outline-primary" disabled={page === 0} onClick={() => go(page - 1)}>
+                {text('texts.partBefore')}
+              </Button>
+              <span>
+                {text('texts.part', {
+                  part: Math.min(page, all.length - 1) + 1,
+                  parts: all.length,
+                  words: view.counts.reduce((s, c) => s + c.running, 0),
+                })}
+              </span>
+              <Button
+                size="sm"
+                variant="outline-primary"
+                disabled={page >= all.length - 1}
+                onClick={() => go(page + 1)}
+              >
+                {text('texts.partAfter')}
+              </Button>
+            </nav>
           )}
+          <Editor
+            value={part.text}
+            pieces={marked.length > 0 ? marked : [{ text: part.text, start: 0, word: null }]}
+            words={checked?.view.words ?? []}
+            chosen={chosenAt === null ? null : chosenAt - part.start}
+            onChange={(value) => setBody(exchanged(body, part.start, part.text.length, value))}
+            onChoose={(piece, at) => {
+              setChosenAt(piece ? part.start + piece.start : null);
+              setCaret(part.start + at);
+            }}
+          />
           <div className="d-flex flex-wrap gap-2 align-items-center no-print">
             <Form.Group controlId="text-file" className="d-flex flex-wrap align-items-center gap-2 mw-100">
               <Form.Label className="m-0">{text('texts.openFile')}</Form.Label>
@@ -183,15 +219,13 @@ function Desk({ kept, usual }: { kept: OwnText | null; usual: Level }) {
           </div>
           {open.error && <ErrorNote problem={open.error} />}
           {check.error && <ErrorNote problem={check.error} />}
-          {!isLong && (
-            <WriteWith
-              level={level}
-              hasToday={level.own === undefined}
-              trickyMost={trickyMost}
-              onTrickyMost={setTrickyMost}
-              onInsert={insert}
-            />
-          )}
+          <WriteWith
+            level={level}
+            hasToday={level.own === undefined}
+            trickyMost={trickyMost}
+            onTrickyMost={setTrickyMost}
+            onInsert={insert}
+          />
           {!isLong && school.role !== 'helper' && school.role !== 'head' && (
             <SaveText
               kept={kept}
@@ -207,14 +241,14 @@ function Desk({ kept, usual }: { kept: OwnText | null; usual: Level }) {
           )}
         </div>
         <div className="d-grid gap-3 align-content-start">
-          {chosen && view?.words[chosen.word!] && (
+          {chosen && checked?.view.words[chosen.word!] && (
             <ChosenWord
-              body={body}
+              body={part.text}
               level={level}
               first={first}
               piece={chosen}
-              word={view.words[chosen.word!]!}
-              onRewrite={rewrite}
+              word={checked.view.words[chosen.word!]!}
+              onRewrite={(start, length, by) => rewrite(part.start + start, length, by)}
               onTold={(word, is) => setTold(change(told, word, is))}
               onFirst={(word, is) => setFirst(change(first, word, is))}
             />
@@ -224,7 +258,7 @@ function Desk({ kept, usual }: { kept: OwnText | null; usual: Level }) {
               view={view}
               bar={bar}
               trickyMost={trickyMost}
-              onChooseWord={(word) => setChosenAt(marked.find((p) => p.word === word)?.start ?? null)}
+              onChooseWord={choose}
               onFirst={(words) => setFirst([...new Set([...first, ...words])])}
             />
           )}

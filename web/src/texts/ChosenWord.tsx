@@ -57,11 +57,11 @@ export function ChosenWord({ body, level, first, piece, word, onRewrite, onTold,
             {(instead.data?.words ?? []).map((w) => (
               <Button
                 key={w.words}
-                variant="outline-primary"
-                className="literacy"
+                variant={w.words ? 'outline-primary' : 'outline-secondary'}
+                className={w.words ? 'literacy' : undefined}
                 onClick={() => onRewrite(w.start, w.length, w.text)}
               >
-                {w.words}
+                {w.words || text('texts.leaveOut')}
               </Button>
             ))}
           </div>

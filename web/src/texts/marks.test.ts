@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { exchanged, pieces, wordAt } from './marks';
+import { exchanged, parts, partWith, pieces, wordAt } from './marks';
 
 const places = [0, 3, 0, 4, 3, 1, 8, 3, 2];
 
@@ -43,4 +43,15 @@ describe('the marks of a text', () => {
   });
 
   it('an exchange leaves the rest', () => expect(exchanged('The cat sat.', 4, 3, 'dog')).toBe('The dog sat.'));
+
+  it('a long text falls into parts that join to it and cut no word', () => {
+    for (const text of ['', 'cat', 'The cat sat.\nThe dog ran.\nThey met.', 'x'.repeat(50)]) {
+      const all = parts(text, 16);
+      expect(all.map((p) => p.text).join('')).toBe(text);
+      all.forEach((p) => expect(text.slice(p.start, p.start + p.text.length)).toBe(p.text));
+    }
+    expect(parts('The cat sat down there.', 10).map((p) => p.text)).toEqual(['The cat ', 'sat down ', 'there.']);
+    expect(partWith(parts('The catty cat’s dog sat down.', 14), 'dog')).toBe(1);
+    expect(partWith(parts('The dog', 14), 'owl')).toBe(0);
+  });
 });

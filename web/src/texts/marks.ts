@@ -42,3 +42,33 @@ export function wordAt(marked: readonly Piece[], at: number): Piece | null {
 /** The text with so many signs from a start exchanged. */
 export const exchanged = (text: string, start: number, length: number, by: string) =>
   text.slice(0, start) + by + text.slice(start + length);
+
+/** A part of a text: where it starts and what it is. */
+export interface Part {
+  start: number;
+  text: string;
+}
+
+/** A long text in parts of about so many signs, each ending with a line or at least with a word. */
+export function parts(text: string, most: number): Part[] {
+  const found: Part[] = [];
+  for (let start = 0; start < text.length || found.length === 0;) {
+    const full = text.slice(start, start + most);
+    const line = full.lastIndexOf('\n') + 1;
+    const word = full.lastIndexOf(' ') + 1;
+    const length = start + most >= text.length ? full.length : line > most / 2 ? line : word || full.length;
+    found.push({ start, text: full.slice(0, length) });
+    start += length;
+    if (length === 0) break;
+  }
+  return found;
+}
+
+/** The part in which a word stands first; 0 for none. */
+export function partWith(all: readonly Part[], word: string): number {
+  const found = new RegExp(`(?<![\\p{L}'’])${word.replace(/[^\p{L}\p{N}]/gu, '\\$&')}(?![\\p{L}])`, 'u');
+  return Math.max(
+    0,
+    all.findIndex((p) => found.test(p.text)),
+  );
+}

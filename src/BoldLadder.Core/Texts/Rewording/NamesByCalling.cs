@@ -10,20 +10,24 @@ public sealed class NamesByCalling
 {
     private readonly ImmutableArray<string> girls;
     private readonly ImmutableArray<string> boys;
+    private readonly ImmutableArray<string> girlsToo;
+    private readonly ImmutableArray<string> boysToo;
 
-    /// <param name="lines">girl or boy and names, with spaces between.</param>
+    /// <param name="lines">girl or boy and names, with spaces between; girl-too and boy-too for those that are known
+    /// and not offered.</param>
     public NamesByCalling(IEnumerable<string> lines)
     {
         var read = lines.Where(l => !l.StartsWith('#')).Select(l => l.Split(' ')).ToList();
-        girls = [.. read.Where(l => l[0] == "girl").SelectMany(l => l.Skip(1)).Distinct()];
-        boys = [.. read.Where(l => l[0] == "boy").SelectMany(l => l.Skip(1)).Distinct()];
+        ImmutableArray<string> Of(string kind) =>
+            [.. read.Where(l => l[0] == kind).SelectMany(l => l.Skip(1)).Distinct()];
+        (girls, boys, girlsToo, boysToo) = (Of("girl"), Of("boy"), Of("girl-too"), Of("boy-too"));
     }
 
-    /// <summary>Every name there is.</summary>
+    /// <summary>Every name that is offered.</summary>
     public IEnumerable<string> All => girls.Concat(boys);
 
     /// <param name="name">In lower case.</param>
-    public bool Knows(string name) => IsIn(girls, name) || IsIn(boys, name);
+    public bool Knows(string name) => IsGirl(name) || IsBoy(name);
 
     /// <summary>
     /// Names for another: of a girl those of girls; where nobody can tell, as the text goes on, he or she. Those with
@@ -31,7 +35,7 @@ public sealed class NamesByCalling
     /// </summary>
     /// <param name="name">In lower case.</param>
     public IEnumerable<string> Near(string name, TextWords text) =>
-        (IsIn(girls, name), IsIn(boys, name)) switch
+        (IsGirl(name), IsBoy(name)) switch
         {
             (true, false) => Sorted(girls, name),
             (false, true) => Sorted(boys, name),
@@ -40,6 +44,10 @@ public sealed class NamesByCalling
 
     private static IEnumerable<string> Sorted(ImmutableArray<string> names, string name) =>
         names.OrderByDescending(n => char.ToLowerInvariant(n[0]) == name[0]);
+
+    private bool IsGirl(string name) => IsIn(girls, name) || IsIn(girlsToo, name);
+
+    private bool IsBoy(string name) => IsIn(boys, name) || IsIn(boysToo, name);
 
     private static bool IsIn(ImmutableArray<string> names, string name) =>
         names.Any(n => n.Equals(name, StringComparison.OrdinalIgnoreCase));

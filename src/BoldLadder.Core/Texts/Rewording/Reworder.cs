@@ -8,7 +8,7 @@ using BoldLadder.Core.Words;
 namespace BoldLadder.Core.Texts.Rewording;
 
 /// <summary>A change to a text: so many signs from a start are those.</summary>
-/// <param name="Words">What is offered, without an article that changes with it.</param>
+/// <param name="Words">What is offered, without an article that changes with it; empty to leave the word out.</param>
 public sealed record Rewrite(int Start, int Length, string Text, string Words);
 
 /// <summary>
@@ -23,7 +23,7 @@ public sealed class Reworder
     private const string Owner = "'s";
 
     /// <summary>Classes of the maker of sentences whose words are things of one kind, as a last choice.</summary>
-    private static readonly ImmutableArray<string> ThingClasses = ["pet", "beast", "small", "worn", "bite", "ride"];
+    private static readonly ImmutableArray<string> ThingClasses = ["ride"];
 
     private readonly InsteadGroups groups;
     private readonly WordForms forms;
@@ -50,7 +50,10 @@ public sealed class Reworder
     /// <summary>The same with the words as a school has them.</summary>
     public Reworder With(SentenceMaker school) => new(groups, forms, meanings, names, school);
 
-    /// <summary>What would do in the place of a word, the nearest first.</summary>
+    /// <summary>
+    /// What would do in the place of a word, the nearest first; last, with no words, to leave it out where the sentence
+    /// stands without it.
+    /// </summary>
     /// <param name="at">Which running word, from 0.</param>
     /// <param name="judge">What the children can read.</param>
     /// <param name="avoid">Names and words that are not to come; lower case.</param>
@@ -68,26 +71,57 @@ public sealed class Reworder
         var taken = new HashSet<string>(avoid, StringComparer.Ordinal) { word.Written.Plain };
         taken.UnionWith(InSentence(words, at));
         var isName = word.IsName || (word.Written.HasCapital && IsCalled(word, words, at, judge.Finder.Lexicon));
+        if (!isName && IsOfTwo(words, at))
+            around = around with { IsOfTwo = true };
         var offers = isName
             ? names.Near(word.Written.Plain, words).Where(n => !words.Words.Any(w => w.Written.Plain == Lower(n)))
             : Likely(word.Written.Plain, around, words, judge.Finder.Lexicon);
+        var others = offers
+            .Distinct()
+            .Where(o => o.Split(' ').All(w => !taken.Contains(Lower(w)) && IsReadable(w, judge)))
+            .Take(most)
+            .Select(o => Put(text, words, at, o));
         return
         [
-            .. offers
-                .Distinct()
-                .Where(o => o.Split(' ').All(w => !taken.Contains(Lower(w)) && IsReadable(w, judge)))
-                .Take(most)
-                .Select(o => Put(text, words, at, o)),
+            .. LeavingOut.MayGo(text, words, at, around) ? others.Append(LeavingOut.Change(text, words, at)) : others,
         ];
     }
 
     /// <summary>
-    /// Sentences that say something like it and can be read, the most alike first: each has two of its words that tell
-    /// something, and none is another in other clothes.
+    /// Sentences that say something like it and can be read: the same with less in it, then made ones, the most alike
+    /// first: each has half of its words that tell something, at least two, and none is another in other clothes.
     /// </summary>
-    public ImmutableArray<string> Simpler(TextWords text, TextSentence sentence, WordJudge judge, int most)
+    public ImmutableArray<string> Simpler(
+        string written,
+        TextWords text,
+        TextSentence sentence,
+        WordJudge judge,
+        int most,
+        IReadOnlySet<string> avoid
+    )
     {
-        bool CanRead(Word word) => judge.CanRead(new WrittenWord(word.Spelling, false, [word]));
+        string? Instead(int at) => For(written, text, at, judge, 1, avoid).FirstOrDefault(r => r.Words != "")?.Words;
+        var shorter = Shortening.Of(written, text, sentence, judge, Instead);
+        return
+        [
+            .. new[] { shorter }
+                .OfType<string>()
+                .Concat(Made(text, sentence, judge, most, avoid))
+                .Distinct()
+                .Take(most),
+        ];
+    }
+
+    private List<string> Made(
+        TextWords text,
+        TextSentence sentence,
+        WordJudge judge,
+        int most,
+        IReadOnlySet<string> avoid
+    )
+    {
+        bool CanRead(Word word) =>
+            !avoid.Contains(word.Spelling) && judge.CanRead(new WrittenWord(word.Spelling, false, [word]));
         var telling = text.WordsOf(sentence)
             .SelectMany(w => forms.Of(w.Plain))
             .Select(f => judge.Finder.Lexicon.Find(f.Base))
@@ -95,6 +129,11 @@ public sealed class Reworder
             .Where(w => Tells(w) && CanRead(w))
             .Select(w => w.Spelling)
             .ToHashSet(StringComparer.Ordinal);
+        var told = text.WordsOf(sentence)
+            .Where(w => w.Word is { } word && Tells(word))
+            .Select(w => w.Plain)
+            .Distinct()
+            .Count();
         if (telling.Count < FewestShared)
             return [];
         bool IsSaid(Word word) => forms.Of(word.Spelling).Any(f => telling.Contains(f.Base));
@@ -103,7 +142,7 @@ public sealed class Reworder
             .Take(MostDrawn)
             .Where(s => !s.IsCaption)
             .Select(s => (Made: s, Alike: s.Tokens.Where(t => IsSaid(t.Word)).Select(t => t.Word).Distinct().Count()))
-            .Where(s => s.Alike >= FewestShared)
+            .Where(s => s.Alike >= FewestShared && s.Alike * 2 >= told)
             .OrderByDescending(s => s.Alike)
             .ThenBy(s => s.Made.Text.Length);
         var chosen = new List<Sentence>();
@@ -117,8 +156,8 @@ public sealed class Reworder
 
     /// <summary>True for a word that tells something by itself: no little word.</summary>
     private static bool Tells(Word word) =>
-        (word.PartsOfSpeech & Content) != PartsOfSpeech.None
-        && (word.PartsOfSpeech & Little) == PartsOfSpeech.None
+        (word.PartsOfSpeech & (PartsOfSpeech.Noun | PartsOfSpeech.Verb)) != PartsOfSpeech.None
+        && (word.PartsOfSpeech & (Little | PartsOfSpeech.Adverb)) == PartsOfSpeech.None
         && !LittleVerbs.Contains(word.Spelling);
 
     /// <summary>True for a word that is a name here: Ruby, wherever it stands, and Will inside a sentence.</summary>
@@ -131,7 +170,7 @@ public sealed class Reworder
     {
         if (written.EndsWith(Owner, StringComparison.Ordinal))
         {
-            var owned = around with { After = null };
+            var owned = around with { After = null, IsOwner = true };
             return Likely(written[..^Owner.Length], owned, words, lexicon).Select(o => o + Owner);
         }
         return Groups(written, around, words)
@@ -164,7 +203,12 @@ public sealed class Reworder
     {
         foreach (var (word, form) in forms.Of(plain))
         {
-            if (form is not (WordForm.Base or WordForm.S) || around.AfterSubject || !IsCounted(form, around))
+            if (
+                form is not (WordForm.Base or WordForm.S)
+                || around.IsOfTwo
+                || around.AfterSubject
+                || !IsCounted(form, around)
+            )
                 continue;
             if (form == WordForm.Base && MeaningOf(word) is { } meant)
                 yield return meant;
@@ -189,7 +233,7 @@ public sealed class Reworder
     {
         if (group.IsVerb)
         {
-            if (around.AfterDeterminer && IsThing(plain))
+            if (around.IsOwner || around.AfterPureAdjective || (around.AfterDeterminer && IsThing(plain)))
                 return false;
             var passive = form is WordForm.Participle && around.AfterBeing;
             return group.Kind switch
@@ -204,11 +248,49 @@ public sealed class Reworder
         var isAction = around.AfterSubject || (around.AfterHelper && around.Before != "to");
         return group.Kind switch
         {
-            GroupKind.Noun => form is WordForm.Base or WordForm.S && !isAction && IsCounted(form, around),
+            GroupKind.Noun => form is WordForm.Base or WordForm.S
+                && !isAction
+                && !around.IsOfTwo
+                && IsCounted(form, around),
             GroupKind.Mass or GroupKind.Plural => form == WordForm.Base && !isAction,
-            GroupKind.Adjective => form is WordForm.Base or WordForm.More or WordForm.Most && !isAction,
+            GroupKind.Adjective => form is WordForm.Base or WordForm.More or WordForm.Most
+                && !isAction
+                && !around.IsOwner
+                && !(around.After is null && (around.AfterDeterminer || around.AfterAdjective)),
             _ => form == WordForm.Base,
         };
+    }
+
+    /// <summary>True for one of two things that are one: kitchen floor, lolly sticks.</summary>
+    private bool IsOfTwo(TextWords words, int at)
+    {
+        static bool IsNoun(Word? word) => word?.PartsOfSpeech.HasFlag(PartsOfSpeech.Noun) == true;
+        var sentence = words.SentenceOf(at);
+        var word = words.Words[words.Places[at].Word].Written.Word;
+        if (!IsNoun(word))
+            return false;
+        if (at > 0 && words.Places[at - 1].Start >= sentence.Start)
+        {
+            var before = words.Words[words.Places[at - 1].Word].Written;
+            if (
+                !before.IsName
+                && !before.Plain.EndsWith(Owner, StringComparison.Ordinal)
+                && before.Word is { } beside
+                && (
+                    beside is { PartsOfSpeech: PartsOfSpeech.Noun, Suffix: null }
+                    || (IsNoun(beside) && beside.Suffix?.Suffix == Patterns.SuffixIng)
+                )
+            )
+                return true;
+        }
+        if (at + 1 >= words.Places.Length || words.Places[at + 1].Start >= sentence.Start + sentence.Length)
+            return false;
+        var after = words.Words[words.Places[at + 1].Word].Written.Word;
+        return word!.Suffix is null
+            && IsNoun(after)
+            && after!.Suffix?.Suffix is null or Patterns.SuffixS
+            && !forms.Of(after.Spelling).Any(f => f.Form is WordForm.Past or WordForm.Participle)
+            && (after.Suffix is null || !after.PartsOfSpeech.HasFlag(PartsOfSpeech.Verb));
     }
 
     /// <summary>True for a word that may be a thing.</summary>
@@ -315,7 +397,7 @@ public sealed class Reworder
         {
             before = words.Places[at - 1];
             var between = text.AsSpan(before.Start + before.Length, place.Start - before.Start - before.Length);
-            var article = (text[before.Start] == 'A' ? "A" : "a") + (StartsWithVowel(put) ? "n" : "");
+            var article = Articles.Before(put, char.IsUpper(text[before.Start]));
             return new Rewrite(
                 before.Start,
                 place.Start + place.Length - before.Start,
@@ -325,12 +407,6 @@ public sealed class Reworder
         }
         return new Rewrite(place.Start, place.Length, put, put);
     }
-
-    private static bool StartsWithVowel(string word) =>
-        "aeiouAEIOU".Contains(word[0], StringComparison.Ordinal)
-        && !word.StartsWith("uni", StringComparison.OrdinalIgnoreCase)
-        && !word.StartsWith("one", StringComparison.OrdinalIgnoreCase)
-        && !word.StartsWith("use", StringComparison.OrdinalIgnoreCase);
 
     private static string Upper(string word) => char.ToUpperInvariant(word[0]) + word[1..];
 

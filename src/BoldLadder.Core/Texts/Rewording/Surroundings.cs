@@ -13,6 +13,15 @@ namespace BoldLadder.Core.Texts.Rewording;
 /// <param name="InSpeech">True where the sentence has words that are said.</param>
 internal sealed record Surroundings(string? Before, string? After, bool InSpeech, bool AfterAdjective)
 {
+    /// <summary>True for one of two things that are one: kitchen floor.</summary>
+    public bool IsOfTwo { get; init; }
+
+    /// <summary>True for a word that says whose.</summary>
+    public bool IsOwner { get; init; }
+
+    /// <summary>True where the word before it can only be an adjective.</summary>
+    public bool AfterPureAdjective { get; init; }
+
     private static readonly FrozenSet<string> Determiners = Set(
         "a an the my your his her its our their this that these those some any no each every another both one two three "
             + "four five six seven eight nine ten many few more most all what which such"
@@ -47,7 +56,9 @@ internal sealed record Surroundings(string? Before, string? After, bool InSpeech
 
     public bool AfterHelper => Before is not null && Helpers.Contains(Before);
 
-    public bool AfterPreposition => Before is not null && Prepositions.Contains(Before);
+    public bool AfterPreposition => Before is not null && IsPreposition(Before);
+
+    public static bool IsPreposition(string word) => Prepositions.Contains(word);
 
     public bool AfterBeing => Before is not null && Being.Contains(Before);
 
@@ -83,7 +94,14 @@ internal sealed record Surroundings(string? Before, string? After, bool InSpeech
             Plain(after),
             around.IndexOfAny('"', '“', '”') >= 0,
             before is { } earlier && Describes(words.Words[earlier.Word].Written)
-        );
+        )
+        {
+            AfterPureAdjective =
+                before is { } stands
+                && words.Words[stands.Word].Written.Word?.PartsOfSpeech is { } part
+                && part.HasFlag(PartsOfSpeech.Adjective)
+                && (part & (PartsOfSpeech.Noun | PartsOfSpeech.Verb)) == PartsOfSpeech.None,
+        };
 
         string? Plain(TextPlace? found) => found is { } here ? words.Words[here.Word].Written.Plain : null;
     }
