@@ -13,6 +13,15 @@ if (args is ["text"])
     TextRun.Run(Console.Out);
     return;
 }
+if (args is ["revisit", var first, var seeds])
+{
+    RevisitRun.Run(
+        Console.Out,
+        int.Parse(first, System.Globalization.CultureInfo.InvariantCulture),
+        int.Parse(seeds, System.Globalization.CultureInfo.InvariantCulture)
+    );
+    return;
+}
 if (args is ["schools"])
 {
     SchoolsRun.Run(Console.Out);

@@ -3,6 +3,7 @@ using BoldLadder.School.Groups;
 using BoldLadder.School.Jobs;
 using BoldLadder.School.Ladders;
 using BoldLadder.School.Lessons;
+using BoldLadder.School.Marks;
 using BoldLadder.School.Papers;
 using BoldLadder.School.People;
 using BoldLadder.School.Printing;
@@ -25,6 +26,7 @@ public static class UseCases
         services.AddSingleton<HeavyWork>();
         services.AddSingleton<LadderStudy>();
         services.AddSingleton<SchoolLayers>();
+        services.AddSingleton<MarkingFacts>();
         services.AddSingleton<RemoteRooms>();
         services.AddSingleton<PictureShelf>();
         services.AddScoped<SchoolScope>();
@@ -49,6 +51,8 @@ public static class UseCases
         services.AddScoped<LessonRequests>();
         services.AddScoped<LessonMaking>();
         services.AddScoped<LessonReading>();
+        services.AddScoped<EvidenceBooks>();
+        services.AddScoped<GroupMemories>();
         services.AddScoped<ReadersLevels>();
         services.AddScoped<Shelves>();
         services.AddScoped<PaperDays>();

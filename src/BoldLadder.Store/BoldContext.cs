@@ -67,6 +67,12 @@ public sealed partial class BoldContext(DbContextOptions<BoldContext> options)
 
     public DbSet<OwnedCard> OwnedCards => Set<OwnedCard>();
 
+    public DbSet<KeptMark> Marks => Set<KeptMark>();
+
+    public DbSet<StoredEvidence> Evidence => Set<StoredEvidence>();
+
+    public DbSet<StoredMemory> Memories => Set<StoredMemory>();
+
     public DbSet<OwnText> OwnTexts => Set<OwnText>();
 
     public DbSet<Book> Books => Set<Book>();

@@ -4,6 +4,7 @@ using BoldLadder.Core.Children;
 using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Core.Revisit;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using Microsoft.AspNetCore.Identity;
@@ -290,6 +291,45 @@ public sealed partial class BoldContext
             });
         builder.Entity<OwnedCard>().Property(c => c.Kind).HasMaxLength(20);
         builder.Entity<OwnedCard>().Property(c => c.Key).HasMaxLength(60);
+        Owned<KeptMark>(builder).HasKey(m => new { m.SchoolId, m.Id });
+        builder.Entity<KeptMark>().ToTable("marks");
+        builder.Entity<KeptMark>().HasOne<StoredLesson>().WithMany().HasForeignKey(m => new { m.SchoolId, m.LessonId });
+        Owned<StoredEvidence>(builder).HasKey(e => new { e.SchoolId, e.Id });
+        builder.Entity<StoredEvidence>().ToTable("evidence");
+        builder.Entity<StoredEvidence>().Property(e => e.Target).HasMaxLength(60);
+        builder.Entity<StoredEvidence>().Property(e => e.Skill).HasConversion<string>().HasMaxLength(10);
+        builder.Entity<StoredEvidence>().Property(e => e.Seen).HasConversion<string>().HasMaxLength(20);
+        builder.Entity<StoredEvidence>().Property(e => e.Source).HasConversion<string>().HasMaxLength(20);
+        builder
+            .Entity<StoredEvidence>()
+            .HasOne<StoredLesson>()
+            .WithMany()
+            .HasForeignKey(e => new { e.SchoolId, e.LessonId });
+        builder
+            .Entity<StoredEvidence>()
+            .HasIndex(e => new
+            {
+                e.SchoolId,
+                e.ChildId,
+                e.Target,
+            });
+        Owned<StoredMemory>(builder)
+            .HasKey(m => new
+            {
+                m.SchoolId,
+                m.ChildId,
+                m.Target,
+                m.Skill,
+            });
+        builder.Entity<StoredMemory>().ToTable("memories");
+        builder.Entity<StoredMemory>().Property(m => m.Target).HasMaxLength(60);
+        builder.Entity<StoredMemory>().Property(m => m.Skill).HasConversion<string>().HasMaxLength(10);
+        builder.Entity<StoredMemory>().HasOne<Child>().WithMany().HasForeignKey(m => new { m.SchoolId, m.ChildId });
+        Document(
+            builder.Entity<StoredMemory>().Property(m => m.Document),
+            RememberedDocument.Write,
+            RememberedDocument.Read
+        );
         Owned<OwnText>(builder).HasKey(t => new { t.SchoolId, t.Id });
         builder.Entity<OwnText>().Property(t => t.Kind).HasConversion<string>().HasMaxLength(20);
         builder.Entity<OwnText>().Property(t => t.Title).HasMaxLength(80);

@@ -13,7 +13,8 @@ public static class Partitioned
         do $$
         declare
             owned text[] := array(select c.relname::text from pg_class c join pg_namespace n on n.oid = c.relnamespace
-                where n.nspname = 'public' and c.relkind = 'r' and exists (select 1 from pg_attribute a
+                where n.nspname = 'public' and c.relkind = 'r' and not c.relispartition
+                    and exists (select 1 from pg_attribute a
                     where a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped));
             keys text[] := '{}';
             rights text[] := '{}';
@@ -21,7 +22,7 @@ public static class Partitioned
             name text;
         begin
             for one in select conrelid::regclass::text as holder, conname, pg_get_constraintdef(oid) as definition
-                from pg_constraint where contype = 'f'
+                from pg_constraint where contype = 'f' and conparentid = 0
                     and (conrelid::regclass::text = any(owned) or confrelid::regclass::text = any(owned))
             loop
                 keys := keys || format('alter table %s add constraint %I %s', one.holder, one.conname, one.definition);

@@ -31,6 +31,8 @@ const JoinPage = page('JoinPage', () => import('./people/JoinPage'));
 const LadderPage = page('LadderPage', () => import('./ladder/LadderPage'));
 const LessonPage = page('LessonPage', () => import('./lesson/LessonPage'));
 const LessonPrint = page('LessonPrint', () => import('./lesson/LessonPrint'));
+const GroupMemoryPage = page('GroupMemoryPage', () => import('./marks/GroupMemoryPage'));
+const MarkPage = page('MarkPage', () => import('./marks/MarkPage'));
 const MatPage = page('MatPage', () => import('./mat/MatPage'));
 const NewYearPage = page('NewYearPage', () => import('./groups/NewYearPage'));
 const PastePage = page('PastePage', () => import('./ladder/PastePage'));
@@ -89,6 +91,8 @@ export function App() {
             <Route path="/archive/:groupId" element={<ArchivedGroupPage />} />
             <Route path="/archive/:groupId/lessons/:lessonId" element={<ArchivedLessonPage />} />
             <Route element={<QuietLock />}>
+              <Route path="/groups/:groupId/lessons/:date/marks" element={<MarkPage />} />
+              <Route path="/groups/:groupId/memory" element={<GroupMemoryPage />} />
               <Route path="/children" element={<ChildrenPage />} />
               <Route path="/children/import" element={<ImportPage />} />
               <Route path="/children/:childId/record" element={<ChildRecordPage />} />

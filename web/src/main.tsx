@@ -15,6 +15,7 @@ import './look/print.css';
 import './look/paper.css';
 import './look/mat.css';
 import './look/texts.css';
+import './look/marks.css';
 import './look/planning.css';
 import { boardAt } from './board/address';
 import { StrictMode, type ComponentType } from 'react';

@@ -1,6 +1,7 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Revisit;
 using BoldLadder.Core.Spelling;
 
 namespace BoldLadder.Core.Teaching;
@@ -50,7 +51,35 @@ public sealed record Memory
     /// <summary>What the last lesson left out or missed: it comes first in Revisit.</summary>
     public ImmutableArray<Correspondence> Missed { get; init; } = [];
 
-    /// <summary>What was taught and not seen for some lessons.</summary>
+    /// <summary>
+    /// Where children's marks are known, what is due for the group by them, the most needed first; empty where nothing
+    /// was marked: then the log alone says it.
+    /// </summary>
+    public ImmutableArray<DueTarget> Marked
+    {
+        get;
+        init
+        {
+            field = value;
+            marked = value
+                .Where(d => d.Target.Kind == TargetKind.Correspondence)
+                .Select((d, i) => (One: d.Target.Correspondence!, Due: (d, i)))
+                .ToFrozenDictionary(d => d.One, d => d.Due);
+        }
+    } = [];
+
+    private readonly FrozenDictionary<Correspondence, (DueTarget Due, int Place)> marked = FrozenDictionary<
+        Correspondence,
+        (DueTarget, int)
+    >.Empty;
+
+    /// <summary>So many of what is marked are brought back by the words of a lesson.</summary>
+    private const int BroughtBack = 16;
+
+    /// <summary>What the marks say of a correspondence; null where nothing is known.</summary>
+    public DueTarget? DueOf(Correspondence one) => marked.TryGetValue(one, out var due) ? due.Due : null;
+
+    /// <summary>What was taught and not seen for some lessons, or is due by what children showed.</summary>
     public IEnumerable<Correspondence> Due => Seen.Keys.Where(IsDue);
 
     /// <summary>What was seen in the last lessons.</summary>
@@ -60,7 +89,9 @@ public sealed record Memory
     public int LessonsSince(Correspondence correspondence) => Seen.GetValueOrDefault(correspondence, 0);
 
     public bool IsDue(Correspondence correspondence) =>
-        Seen.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
+        marked.TryGetValue(correspondence, out var due)
+            ? due.Place < BroughtBack
+            : Seen.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
 
     /// <summary>The same with what the lessons before showed, too: of a word seen in both the nearer counts.</summary>
     public Memory With(LessonHistory history)

@@ -1,4 +1,5 @@
 using BoldLadder.Core.Children;
+using BoldLadder.School.Marks;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
@@ -10,7 +11,7 @@ namespace BoldLadder.School.Children;
 /// Children by name or initials, in a group from a day to a day. Who takes a group sees its children and says who is
 /// away; a lead changes the rest. Source: docs/handbook.md, section 10.
 /// </summary>
-public sealed class ChildrenDesk(SchoolScope scope, Places places)
+public sealed class ChildrenDesk(SchoolScope scope, Places places, EvidenceBooks books)
 {
     private static readonly Refusal UnknownChild = Refusal.NotFound("unknown-child");
 
@@ -63,6 +64,9 @@ public sealed class ChildrenDesk(SchoolScope scope, Places places)
             scope.Audit("child-moved", childId);
         }
         await scope.Save();
+        // Whoever was there before today was shown what was taught.
+        if (from < scope.Today)
+            await books.Anew([childId]);
         return await List();
     }
 
@@ -90,6 +94,9 @@ public sealed class ChildrenDesk(SchoolScope scope, Places places)
             return await List();
         scope.Audit(wanted.IsAway ? "child-away" : "child-back", childId);
         await scope.Save();
+        // What was shown that day was shown to who was there.
+        if (wanted.Date <= scope.Today)
+            await books.Anew([childId]);
         return await List();
     }
 

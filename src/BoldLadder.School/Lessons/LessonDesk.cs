@@ -1,6 +1,7 @@
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Planning;
 using BoldLadder.Core.Teaching;
+using BoldLadder.School.Marks;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Style;
@@ -20,6 +21,7 @@ public sealed class LessonDesk(
     LessonMaking making,
     LessonReading reading,
     LessonShelf shelf,
+    EvidenceBooks books,
     StyleDesk style
 )
 {
@@ -169,7 +171,9 @@ public sealed class LessonDesk(
             return Refusal.Unusable("took-impossible");
         if (request.Remark?.Trim().Length > SetRemark.Longest)
             return Refusal.Unusable("remark-too-long", ("most", SetRemark.Longest));
-        await making.Close(lesson, request, entries);
+        var line = await making.Close(lesson, request, entries);
+        await scope.Save();
+        await books.Closed(line);
         await scope.Save();
         await making.RenewNext(group, lesson.Date);
         return await reading.View(lesson, await groupDays.Day(group, lesson.Date));

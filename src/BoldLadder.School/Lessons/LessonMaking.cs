@@ -111,7 +111,7 @@ public sealed class LessonMaking(SchoolScope scope, GroupDays groupDays, LessonR
     /// Closes a lesson and writes what was taught to the log; the lesson and the log are saved by who calls.
     /// </summary>
     /// <param name="earlier">Entries of the same day that this one may correct.</param>
-    public async Task Close(StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)
+    public async Task<TeachingLogEntry> Close(StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)
     {
         AddChange(lesson, Closed, null, null);
         var entry = Entry(lesson, request, earlier);
@@ -136,6 +136,7 @@ public sealed class LessonMaking(SchoolScope scope, GroupDays groupDays, LessonR
             .Store.Lessons.Where(l => l.GroupId == lesson.GroupId && l.Date <= lesson.Date)
             .Select(l => l.Id);
         await scope.Store.LessonUndos.Where(u => over.Contains(u.LessonId)).ExecuteDeleteAsync(scope.Stop);
+        return entry;
     }
 
     private TeachingLogEntry Entry(StoredLesson lesson, CloseRequest request, List<TeachingLogEntry> earlier)

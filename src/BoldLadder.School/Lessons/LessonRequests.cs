@@ -7,6 +7,7 @@ using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
 using BoldLadder.School.Children;
+using BoldLadder.School.Marks;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
@@ -14,7 +15,7 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Lessons;
 
 /// <summary>What is asked of the planner for a day, and of the check for a lesson that was made.</summary>
-public sealed class LessonRequests(SchoolScope scope, Places places)
+public sealed class LessonRequests(SchoolScope scope, Places places, GroupMemories memories)
 {
     /// <summary>
     /// The request for making something of a lesson: with what the group's last lessons showed, its pace, and the
@@ -34,7 +35,10 @@ public sealed class LessonRequests(SchoolScope scope, Places places)
         var request = Of(day, rung, seed);
         return request with
         {
-            Memory = request.Memory.With(history),
+            Memory = request.Memory.With(history) with
+            {
+                Marked = (await memories.Of(day.Group.Id, day.Date)).Due(day.Date),
+            },
             Pace = history.Pace,
             Templates = [.. templates.OrderBy(t => t.Weekday is null).Select(t => t.Document)],
             Phrases = phrases,

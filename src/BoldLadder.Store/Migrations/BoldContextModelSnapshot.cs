@@ -611,6 +611,50 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("invitations", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.KeptMark", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid?>("ChildId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("child_id");
+
+                    b.Property<string>("ContentHash")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("content_hash");
+
+                    b.Property<Guid>("LessonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("lesson_id");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<DateTime>("RecordedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("recorded_at");
+
+                    b.Property<Guid>("UserId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_marks");
+
+                    b.HasIndex("SchoolId", "LessonId")
+                        .HasDatabaseName("ix_marks_school_id_lesson_id");
+
+                    b.ToTable("marks", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.LadderChange", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -1117,6 +1161,94 @@ namespace BoldLadder.Store.Migrations
                     b.ToTable("sign_in_tries", (string)null);
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.StoredEvidence", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<bool>("AsSpoken")
+                        .HasColumnType("boolean")
+                        .HasColumnName("as_spoken");
+
+                    b.Property<Guid?>("ChildId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("child_id");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("date")
+                        .HasColumnName("day");
+
+                    b.Property<Guid>("GroupId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("group_id");
+
+                    b.Property<Guid>("LessonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("lesson_id");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<Guid>("MarkId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("mark_id");
+
+                    b.Property<int>("Place")
+                        .HasColumnType("integer")
+                        .HasColumnName("place");
+
+                    b.Property<string>("Seen")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("seen");
+
+                    b.Property<string>("Skill")
+                        .IsRequired()
+                        .HasMaxLength(10)
+                        .HasColumnType("character varying(10)")
+                        .HasColumnName("skill");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("source");
+
+                    b.Property<string>("Target")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("target");
+
+                    b.Property<string>("Word")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("word");
+
+                    b.Property<string>("Written")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("written");
+
+                    b.HasKey("SchoolId", "Id")
+                        .HasName("pk_evidence");
+
+                    b.HasIndex("SchoolId", "LessonId")
+                        .HasDatabaseName("ix_evidence_school_id_lesson_id");
+
+                    b.HasIndex("SchoolId", "ChildId", "Target")
+                        .HasDatabaseName("ix_evidence_school_id_child_id_target");
+
+                    b.ToTable("evidence", (string)null);
+                });
+
             modelBuilder.Entity("BoldLadder.Store.StoredJob", b =>
                 {
                     b.Property<Guid>("SchoolId")
@@ -1281,6 +1413,37 @@ namespace BoldLadder.Store.Migrations
                         .HasFilter("kind = 'Lesson'");
 
                     b.ToTable("lessons", (string)null);
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredMemory", b =>
+                {
+                    b.Property<Guid>("SchoolId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("school_id");
+
+                    b.Property<Guid>("ChildId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("child_id");
+
+                    b.Property<string>("Target")
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("target");
+
+                    b.Property<string>("Skill")
+                        .HasMaxLength(10)
+                        .HasColumnType("character varying(10)")
+                        .HasColumnName("skill");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.HasKey("SchoolId", "ChildId", "Target", "Skill")
+                        .HasName("pk_memories");
+
+                    b.ToTable("memories", (string)null);
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredSchool", b =>
@@ -2021,6 +2184,16 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_invitations_schools_school_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.KeptMark", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredLesson", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LessonId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_marks_lessons_school_id_lesson_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.LadderChange", b =>
                 {
                     b.HasOne("BoldLadder.Store.SchoolLadder", null)
@@ -2138,6 +2311,16 @@ namespace BoldLadder.Store.Migrations
                         .HasConstraintName("fk_school_states_schools_school_id");
                 });
 
+            modelBuilder.Entity("BoldLadder.Store.StoredEvidence", b =>
+                {
+                    b.HasOne("BoldLadder.Store.StoredLesson", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "LessonId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_evidence_lessons_school_id_lesson_id");
+                });
+
             modelBuilder.Entity("BoldLadder.Store.StoredJob", b =>
                 {
                     b.HasOne("BoldLadder.Store.StoredSchool", null)
@@ -2156,6 +2339,16 @@ namespace BoldLadder.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_lessons_groups_school_id_group_id");
+                });
+
+            modelBuilder.Entity("BoldLadder.Store.StoredMemory", b =>
+                {
+                    b.HasOne("BoldLadder.Store.Child", null)
+                        .WithMany()
+                        .HasForeignKey("SchoolId", "ChildId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_memories_children_school_id_child_id");
                 });
 
             modelBuilder.Entity("BoldLadder.Store.StoredTemplate", b =>

@@ -5,6 +5,7 @@ using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
 using BoldLadder.School.Children;
 using BoldLadder.School.Lessons;
+using BoldLadder.School.Marks;
 using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
@@ -33,6 +34,7 @@ public sealed class DemoYear(
     private const int WeeksPlanned = 2;
 
     private readonly DateOnly today = clock.Today(DemoSchool.TimeZone);
+    private readonly MarkingFacts facts = new(words);
 
     /// <summary>Three terms around today with a break between them, and one closed day.</summary>
     public SchoolCalendar AddCalendar()
@@ -86,7 +88,8 @@ public sealed class DemoYear(
         {
             var scope = new SchoolScope(store, layers, cache, clock.On(date < today ? date : today));
             await scope.Enter(teacher, school);
-            var (standings, requests) = (new Standings(scope), new LessonRequests(scope, new Places(scope)));
+            var (standings, places) = (new Standings(scope), new Places(scope));
+            var requests = new LessonRequests(scope, places, new GroupMemories(scope, places, standings, facts));
             var groupDays = new GroupDays(scope, standings);
             var making = new LessonMaking(scope, groupDays, requests, standings);
             if (await groupDays.Day(group, date) is not { Rung: { } rung } day)
@@ -97,8 +100,16 @@ public sealed class DemoYear(
             await store.SaveChangesAsync();
             if (date >= today)
                 continue;
-            await making.Close(lesson, HowItWent(lesson, at, chance), []);
+            var line = await making.Close(lesson, HowItWent(lesson, at, chance), []);
             await store.SaveChangesAsync();
+            var books = new EvidenceBooks(scope, places, standings, facts);
+            await books.Closed(line);
+            await store.SaveChangesAsync();
+            if (lesson.Status != LessonStatus.NotTaught)
+            {
+                var desk = new MarkDesk(scope, places, books, facts, making);
+                await DemoMarks.Add(desk, lesson.Id, chance, scope.UtcNow);
+            }
         }
     }
 

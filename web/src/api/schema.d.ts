@@ -1332,6 +1332,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/groups/{groupId}/memory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getGroupMemory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/jobs": {
         parameters: {
             query?: never;
@@ -2292,6 +2308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/lessons/{lessonId}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMarks"];
+        put?: never;
+        post: operations["takeMarks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/lessons/{lessonId}/marks/attempt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["judgeAttempt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2359,6 +2407,15 @@ export interface components {
             date: string;
             rungLabel: string;
             lesson: components["schemas"]["Lesson"];
+        };
+        AttemptAsked: {
+            word: string;
+            written: string;
+        };
+        AttemptView: {
+            verdicts: components["schemas"]["GraphemeSeen"][];
+            extra: string[];
+            whole: boolean;
         };
         AuditLine: {
             /** Format: date-time */
@@ -2668,6 +2725,16 @@ export interface components {
         ChildrenView: {
             children: components["schemas"]["ChildView"][];
         };
+        ChildStandingView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            secure: number;
+            wobbling: components["schemas"]["WobbleView"][];
+            notYet: components["schemas"]["WobbleView"][];
+            missed: string[];
+        };
         ChildTime: {
             group: string;
             /** Format: date */
@@ -2818,6 +2885,16 @@ export interface components {
             canUndo: boolean;
             canRedo: boolean;
         };
+        DueView: {
+            target: string;
+            why: components["schemas"]["DueWhy"];
+            /** Format: int32 */
+            children: number;
+            /** Format: date */
+            seen: null | string;
+        };
+        /** @enum {unknown} */
+        DueWhy: "missed-by" | "long-unseen" | "fading" | "round";
         EndedGroup: {
             /** Format: uuid */
             id: string;
@@ -2835,6 +2912,8 @@ export interface components {
             /** Format: int64 */
             rows: number;
         };
+        /** @enum {unknown} */
+        EvidenceSource: "by-exception" | "as-written" | "read-aloud" | "whole-group" | "lesson" | "check";
         ExportRequest: {
             /** Format: uuid */
             id: string;
@@ -2910,6 +2989,12 @@ export interface components {
             lessons: number;
             gathering: components["schemas"]["Gathering"];
         };
+        GraphemeSeen: {
+            grapheme: string;
+            seen: components["schemas"]["Seen"];
+            written: string;
+            asSpoken: boolean;
+        };
         GroupChange: {
             name: string;
             people: components["schemas"]["GroupTaker"][];
@@ -2984,6 +3069,13 @@ export interface components {
             /** Format: uuid */
             id: string;
             weekdays: null | number[];
+        };
+        GroupTodayView: {
+            /** Format: date */
+            date: string;
+            isMarked: boolean;
+            due: components["schemas"]["DueView"][];
+            children: components["schemas"]["ChildStandingView"][];
         };
         GroupVerdictView: {
             /** Format: uuid */
@@ -3778,6 +3870,70 @@ export interface components {
         };
         /** @enum {unknown} */
         MadeUpWords: "in-lessons" | "only-in-checks" | "never";
+        MarkAnswer: {
+            /** Format: uuid */
+            id: string;
+            fate: components["schemas"]["MarkFate"];
+            reason: null | string;
+        };
+        MarkAnswers: {
+            marks: components["schemas"]["MarkAnswer"][];
+        };
+        MarkedChild: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            isAway: boolean;
+        };
+        MarkedWord: {
+            word: string;
+            graphemes: string[];
+            isSpelled: boolean;
+            isTricky: boolean;
+        };
+        /** @enum {unknown} */
+        MarkFate: "kept" | "known" | "kept-now" | "refused";
+        MarkGiven: {
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["MarkKind"];
+            /** Format: uuid */
+            childId: null | string;
+            word: string;
+            /** Format: int32 */
+            place: null | number;
+            seen: null | components["schemas"]["Seen"];
+            written: null | string;
+            verdicts: null | components["schemas"]["Seen"][];
+            /** Format: date-time */
+            madeAt: string;
+        };
+        MarkingView: {
+            /** Format: uuid */
+            lessonId: string;
+            /** Format: date */
+            date: string;
+            group: string;
+            words: components["schemas"]["MarkedWord"][];
+            children: components["schemas"]["MarkedChild"][];
+            seen: components["schemas"]["MarkSeen"][];
+        };
+        /** @enum {unknown} */
+        MarkKind: "all-right" | "miss" | "right" | "written" | "group" | "read";
+        MarkSeen: {
+            /** Format: uuid */
+            childId: null | string;
+            word: string;
+            /** Format: int32 */
+            place: number;
+            skill: components["schemas"]["Skill"];
+            seen: components["schemas"]["Seen"];
+            written: string;
+            source: components["schemas"]["EvidenceSource"];
+        };
+        MarksGiven: {
+            marks: components["schemas"]["MarkGiven"][];
+        };
         /** @enum {unknown} */
         MarkShape: "round" | "square" | "slanted";
         /** @enum {unknown} */
@@ -3808,6 +3964,18 @@ export interface components {
         MatWords: {
             shape: string;
             words: string[];
+        };
+        MemoryReason: {
+            code: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            count: number;
+            /** Format: date */
+            day?: null | string;
+            /** @default  */
+            text: string;
         };
         MergeView: {
             /** Format: int32 */
@@ -4359,6 +4527,8 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        /** @enum {unknown} */
+        Seen: "right" | "slow" | "helped" | "plausible" | "look-alike" | "order" | "wrong" | "missing" | "nearly-all" | "half" | "few" | "shown" | "missed-teaching";
         SentenceItem: {
             text: string;
             words: unknown;
@@ -4445,6 +4615,8 @@ export interface components {
             password: string;
             code?: null | string;
         };
+        /** @enum {unknown} */
+        Skill: "reading" | "spelling";
         Slot: {
             kinds: components["schemas"]["ActivityKind"][];
             takeTurns: boolean;
@@ -4785,6 +4957,10 @@ export interface components {
             rung: string;
             /** Format: date */
             date: null | string;
+        };
+        WobbleView: {
+            target: string;
+            reasons: components["schemas"]["MemoryReason"][];
         };
         WordCard: {
             word: string;
@@ -8218,6 +8394,38 @@ export interface operations {
             };
         };
     };
+    getGroupMemory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupTodayView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     listJobs: {
         parameters: {
             query?: never;
@@ -10578,6 +10786,110 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkAnswers"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    judgeAttempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                lessonId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AttemptAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptView"];
                 };
             };
             /** @description Bad Request */

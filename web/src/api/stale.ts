@@ -19,6 +19,7 @@ export const STALE = {
   jobs: ['jobs'],
   ownTexts: ['own-texts'],
   books: ['books'],
+  marks: ['marks', 'group-memory', 'lesson', 'week'],
 } as const;
 
 const SETTLED = new Set<unknown>(['session', 'style', 'facts']);

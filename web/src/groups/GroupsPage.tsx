@@ -58,6 +58,7 @@ export function GroupsPage() {
 }
 
 function GroupCard({ group, onChange }: { group: Schemas['GroupView']; onChange?: () => void }) {
+  const { role } = useSchool().school;
   const share = (100 * group.rungsTaught) / group.rungs;
   return (
     <li className="col">
@@ -94,6 +95,7 @@ function GroupCard({ group, onChange }: { group: Schemas['GroupView']; onChange?
               {group.isToday ? text('groups.today') : text('groups.next', { date: dayText(group.lessonDate) })}
             </span>
             <Link to={`/groups/${group.id}/mats/${group.lessonDate}`}>{text('mat.link')}</Link>
+            {role !== 'helper' && <Link to={`/groups/${group.id}/memory`}>{text('memory.page')}</Link>}
             {group.status && <StatusBadge status={group.status} />}
           </p>
         )}

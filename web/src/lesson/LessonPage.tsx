@@ -90,6 +90,11 @@ function OpenLesson({ view }: { view: LessonView }) {
           <Link className="btn btn-primary btn-lg" to={`${here}/board`}>
             {text('lesson.board')} <Kbd of="B" />
           </Link>
+          {school.role !== 'head' && view.date <= school.today && (
+            <Link className="btn btn-outline-primary btn-lg" to={`${here}/marks`}>
+              {text('lesson.mark')}
+            </Link>
+          )}
           {changes && (
             <Button variant="outline-primary" size="lg" onClick={() => setDialog('close')}>
               {text('lesson.close')} <Kbd of="C" />

@@ -4,6 +4,7 @@ import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { text, type MessageKey } from '../text/text';
 import { AccountMenu } from './AccountMenu';
 import { ErrorBoundary } from './ErrorBoundary';
+import { MarksOnTheWay } from '../marks/MarksOnTheWay';
 import { JobsNote } from '../jobs/JobsNote';
 import { LookRoundBar } from '../school/LookRoundBar';
 import { AskAgain } from '../session/AskAgain';
@@ -76,6 +77,7 @@ export function Shell() {
       <LookRoundBar />
       <main id="main" className="page p-4 my-0 mx-auto" tabIndex={-1}>
         <JobsNote />
+        <MarksOnTheWay />
         <ErrorBoundary at={pathname}>
           <Outlet />
         </ErrorBoundary>

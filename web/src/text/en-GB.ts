@@ -5,6 +5,7 @@ import type children from '../../../text/en-GB/children.json';
 import type groups from '../../../text/en-GB/groups.json';
 import type ladder from '../../../text/en-GB/ladder.json';
 import type lesson from '../../../text/en-GB/lesson.json';
+import type marks from '../../../text/en-GB/marks.json';
 import type people from '../../../text/en-GB/people.json';
 import type planning from '../../../text/en-GB/planning.json';
 import type school from '../../../text/en-GB/school.json';
@@ -16,6 +17,7 @@ type Messages = typeof app &
   typeof groups &
   typeof ladder &
   typeof lesson &
+  typeof marks &
   typeof people &
   typeof planning &
   typeof school &

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using BoldLadder.Core.Ladders;
+using BoldLadder.Core.Revisit;
 using BoldLadder.Core.Sounds;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Teaching;
@@ -58,11 +59,13 @@ internal static class RevisitChoosers
             .Where(request.Before.Correspondences.Contains)
             .Concat(
                 taught
-                    .Where(c => c.Lessons >= Memory.LongestUnseen)
+                    .Where(c => request.Memory.Marked.IsEmpty && c.Lessons >= Memory.LongestUnseen)
                     .OrderByDescending(c => c.Lessons)
                     .Select(c => c.Correspondence)
             )
+            .Concat(request.Memory.Marked.Select(d => d.Target.Correspondence).OfType<Correspondence>())
             .Concat(taught.OrderByDescending(c => c.Lessons + (2 * c.Draw)).Select(c => c.Correspondence))
+            .Where(request.Before.Correspondences.Contains)
             .Where(c => !work.MetCards.Contains(c.ReferenceNotation))
             .DistinctBy(c => c.Grapheme)
             .Take(count);
@@ -76,12 +79,30 @@ internal static class RevisitChoosers
             ItemMaker.OfCorrespondence(
                 id,
                 c,
-                request.Memory.Missed.Contains(c) ? [Reason.Of("missed-last"), Seen(request, c)] : [Seen(request, c)],
+                [.. Whys(request, c), Seen(request, c)],
                 example: ExampleOf(work, c),
                 also: OtherSounds(work, c)
             )
         );
     }
+
+    private static IEnumerable<Reason> Whys(LessonRequest request, Correspondence one)
+    {
+        if (request.Memory.Missed.Contains(one))
+            yield return Reason.Of("missed-last");
+        if (request.Memory.DueOf(one) is { } due && Shown(due) is { } shown)
+            yield return shown;
+    }
+
+    /// <summary>What children showed of it, where that is why it is here.</summary>
+    private static Reason? Shown(DueTarget due) =>
+        due.Why switch
+        {
+            DueWhy.MissedBy => Reason.Of("missed-by", due.Children.ToString(CultureInfo.InvariantCulture)),
+            DueWhy.Fading => Reason.Of("fading-for", due.Children.ToString(CultureInfo.InvariantCulture)),
+            DueWhy.LongUnseen => Reason.Of("long-unseen"),
+            _ => null,
+        };
 
     /// <summary>A word that the group can read, with these letters for this sound.</summary>
     internal static string? ExampleOf(LessonWork work, Correspondence one) =>

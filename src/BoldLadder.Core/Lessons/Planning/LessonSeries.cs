@@ -70,9 +70,10 @@ public sealed class LessonSeries(
     }
 
     /// <summary>Plans the next lesson and goes on past it.</summary>
-    public (LessonRequest Request, Lesson Lesson) PlanNext()
+    /// <param name="asked">What is changed of the request before; null for nothing.</param>
+    public (LessonRequest Request, Lesson Lesson) PlanNext(Func<LessonRequest, LessonRequest>? asked = null)
     {
-        var request = Next();
+        var request = asked is null ? Next() : asked(Next());
         var lesson = LessonPlanner.Plan(request);
         Held(lesson);
         return (request, lesson);

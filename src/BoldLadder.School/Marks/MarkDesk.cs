@@ -1,0 +1,376 @@
+using System.Collections.Immutable;
+using System.Security.Cryptography;
+using System.Text.Json;
+using BoldLadder.Core.Lessons;
+using BoldLadder.Core.Marking;
+using BoldLadder.Core.Revisit;
+using BoldLadder.School.Children;
+using BoldLadder.School.Lessons;
+using BoldLadder.School.Refusals;
+using BoldLadder.School.Schools;
+using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore;
+using Seen = BoldLadder.Core.Revisit.Seen;
+using Word = BoldLadder.Core.Words.Word;
+
+namespace BoldLadder.School.Marks;
+
+/// <summary>
+/// Takes marks of a lesson's words as adults make them: each once, however often it is sent; what can't be kept comes
+/// back with its reason. Source: docs/handbook.md, section 7 (Marking).
+/// </summary>
+public sealed class MarkDesk(
+    SchoolScope scope,
+    Places places,
+    EvidenceBooks books,
+    MarkingFacts facts,
+    LessonMaking making
+)
+{
+    /// <summary>Marks of one sending.</summary>
+    public const int MostMarks = 500;
+
+    /// <summary>A device's clock that is further ahead can't be right, and so is one that is further behind.</summary>
+    private static readonly TimeSpan Ahead = TimeSpan.FromMinutes(5);
+    private static readonly TimeSpan Behind = TimeSpan.FromDays(14);
+
+    public async Task<Answer<MarkingView>> Show(Guid lessonId)
+    {
+        var found = await Find(lessonId);
+        if (found.Refusal is { } unknown)
+            return unknown;
+        var (group, lesson) = found.Value;
+        var rows = await scope.Store.Evidence.AsNoTracking().Where(e => e.LessonId == lessonId).ToListAsync(scope.Stop);
+        return new MarkingView(
+            LessonId: lesson.Id,
+            Date: lesson.Date,
+            Group: group.Name,
+            Words: [.. LessonWords(lesson)],
+            Children: [.. await Children(group.Id, lesson.Date)],
+            Seen:
+            [
+                .. EvidenceBooks
+                    .Counting(rows)
+                    .Select(e => new MarkSeen(
+                        ChildId: e.ChildId,
+                        Word: e.Word,
+                        Place: e.Place,
+                        Skill: e.Skill,
+                        Seen: e.Seen,
+                        Written: e.Written,
+                        Source: e.Source
+                    )),
+            ]
+        );
+    }
+
+    /// <summary>What the marker says of an attempt; nothing is kept.</summary>
+    public async Task<Answer<AttemptView>> Judge(Guid lessonId, AttemptAsked asked)
+    {
+        var found = await Find(lessonId);
+        if (found.Refusal is { } unknown)
+            return unknown;
+        if (asked.Written.Length > Marker.LongestAttempt || WordOf(asked.Word) is not { } word)
+            return Refusal.Unusable("mark-not-readable", ("most", Marker.LongestAttempt));
+        var mark = facts.Marker(scope.Accent).Mark(word, asked.Written);
+        return new AttemptView(
+            [
+                .. WordEvidence
+                    .Of(word, [], mark)
+                    .Select(s => new GraphemeSeen(word.Required[s.Place].Grapheme.Text, s.Seen, s.Written, s.AsSpoken)),
+            ],
+            [.. mark.Extra.Select(e => e.Letters)],
+            mark.Whole
+        );
+    }
+
+    public async Task<Answer<MarkAnswers>> Take(Guid lessonId, MarksGiven given)
+    {
+        if (given.Marks.Count > MostMarks)
+            return Refusal.Unusable("too-many-marks", ("most", MostMarks));
+        var found = await Find(lessonId);
+        if (found.Refusal is { } unknown)
+            return unknown;
+        if (scope.Role == Role.Head)
+            return Refusal.NotAllowed("reader-only").About("lesson");
+        await scope.Lock(found.Value.Group.Id);
+        found = await Find(lessonId);
+        var (group, lesson) = found.Value;
+        if (lesson.Date > scope.Today)
+            return Refusal.Unusable("day-to-come");
+        if (
+            lesson.Status == LessonStatus.NotTaught
+            || (lesson.Status == LessonStatus.Planned && lesson.Date < scope.Today)
+        )
+            return Refusal.Conflict("marks-not-taught");
+        var ids = given.Marks.Select(m => m.Id).ToList();
+        var known = await scope
+            .Store.Marks.AsNoTracking()
+            .Where(m => ids.Contains(m.Id))
+            .ToDictionaryAsync(m => m.Id, m => m.ContentHash, scope.Stop);
+        var work = new Taking(
+            lesson,
+            [.. await Children(group.Id, lesson.Date)],
+            LessonWords(lesson).ToDictionary(w => w.Word, StringComparer.Ordinal)
+        );
+        foreach (var kept in EvidenceBooks.Counting(await Rows(lessonId)))
+            work.Slots[(kept.ChildId, kept.Word, kept.Place, kept.Skill)] = kept;
+        var answers = new List<MarkAnswer>();
+        foreach (var mark in given.Marks)
+        {
+            var answer = Take(mark, work, known);
+            answers.Add(answer);
+            if (answer.Fate is MarkFate.Kept or MarkFate.KeptNow)
+                known[mark.Id] = HashOf(mark);
+        }
+        if (work.Added.Count > 0)
+        {
+            await books.Add(work.Added);
+            await scope.Save();
+            if (lesson.Status != LessonStatus.Planned)
+                await making.RenewNext(group, lesson.Date);
+        }
+        return new MarkAnswers(answers);
+    }
+
+    private sealed record Taking(
+        StoredLesson Lesson,
+        IReadOnlyList<MarkedChild> Children,
+        IReadOnlyDictionary<string, MarkedWord> Words
+    )
+    {
+        public IReadOnlyDictionary<string, ImmutableArray<int>> Tricky { get; } = Lesson.Document.TrickyParts();
+
+        public List<StoredEvidence> Added { get; } = [];
+
+        /// <summary>What counts at each place.</summary>
+        public Dictionary<(Guid? Child, string Word, int Place, Skill Skill), StoredEvidence> Slots { get; } = [];
+    }
+
+    private MarkAnswer Take(MarkGiven mark, Taking work, Dictionary<Guid, string> known)
+    {
+        if (known.TryGetValue(mark.Id, out var hash))
+            return hash == HashOf(mark)
+                ? new MarkAnswer(mark.Id, MarkFate.Known, null)
+                : new MarkAnswer(mark.Id, MarkFate.Refused, "mark-id-taken");
+        if (Refuse(mark, work) is { } reason)
+            return new MarkAnswer(mark.Id, MarkFate.Refused, reason);
+        var word = WordOf(mark.Word)!;
+        var isRight = mark.MadeAt <= scope.UtcNow + Ahead && mark.MadeAt >= scope.UtcNow - Behind;
+        var at = isRight ? mark.MadeAt.ToUniversalTime() : scope.UtcNow;
+        foreach (var (child, seen, skill, source) in SeenBy(mark, word, work).ToList())
+            Keep(mark, work, child, seen, skill, source, at);
+        scope.Store.Marks.Add(
+            new KeptMark
+            {
+                SchoolId = scope.School.SchoolId,
+                Id = mark.Id,
+                LessonId = work.Lesson.Id,
+                ChildId = mark.ChildId,
+                ContentHash = HashOf(mark),
+                MadeAt = at,
+                RecordedAt = scope.UtcNow,
+                UserId = scope.UserId,
+            }
+        );
+        return new MarkAnswer(mark.Id, isRight ? MarkFate.Kept : MarkFate.KeptNow, null);
+    }
+
+    private void Keep(
+        MarkGiven mark,
+        Taking work,
+        Guid? child,
+        SeenAt seen,
+        Skill skill,
+        EvidenceSource source,
+        DateTime at
+    )
+    {
+        var row = new StoredEvidence
+        {
+            SchoolId = scope.School.SchoolId,
+            Id = Guid.CreateVersion7(),
+            MarkId = mark.Id,
+            LessonId = work.Lesson.Id,
+            GroupId = work.Lesson.GroupId,
+            ChildId = child,
+            Day = work.Lesson.Date,
+            Target = seen.Target.ToString(),
+            Skill = skill,
+            Seen = seen.Seen,
+            Source = source,
+            Word = mark.Word,
+            Place = seen.Place,
+            Written = seen.Written,
+            AsSpoken = seen.AsSpoken,
+            MadeAt = at,
+        };
+        work.Added.Add(row);
+        var slot = (child, mark.Word, seen.Place, skill);
+        if (!work.Slots.TryGetValue(slot, out var there) || there.MadeAt <= at)
+            work.Slots[slot] = row;
+    }
+
+    /// <summary>Why a mark is not kept; null for one that is.</summary>
+    private static string? Refuse(MarkGiven mark, Taking work)
+    {
+        if (mark.Id == Guid.Empty)
+            return "mark-without-id";
+        if (!work.Words.TryGetValue(mark.Word, out var word))
+            return "mark-other-word";
+        if (mark.Written?.Length > Marker.LongestAttempt)
+            return "mark-too-long";
+        if (mark.Place is { } place && (place < 0 || place >= word.Graphemes.Count))
+            return "mark-no-place";
+        var isOfChild = mark.Kind is MarkKind.Miss or MarkKind.Right or MarkKind.Written or MarkKind.Read;
+        if (isOfChild != (mark.ChildId is not null))
+            return "mark-whose";
+        if (mark.ChildId is { } child && work.Children.All(c => c.Id != child))
+            return "mark-other-group";
+        return mark.Kind switch
+        {
+            MarkKind.Miss or MarkKind.Right when mark.Place is null => "mark-no-place",
+            MarkKind.Written when mark.Written is null => "mark-nothing-written",
+            MarkKind.Written when mark.Verdicts is { } own && own.Count != word.Graphemes.Count => "mark-no-place",
+            MarkKind.Written when mark.Verdicts?.Any(v => v >= Seen.NearlyAll) == true => "mark-verdict",
+            MarkKind.Group when mark.Seen is not (Seen.NearlyAll or Seen.Half or Seen.Few) => "mark-verdict",
+            MarkKind.Read when mark.Seen is not (Seen.Right or Seen.Slow or Seen.Helped or Seen.Wrong) =>
+                "mark-verdict",
+            MarkKind.Miss when mark.Seen is { } seen && seen >= Seen.NearlyAll => "mark-verdict",
+            _ => null,
+        };
+    }
+
+    private IEnumerable<(Guid? Child, SeenAt Seen, Skill Skill, EvidenceSource Source)> SeenBy(
+        MarkGiven mark,
+        Word word,
+        Taking work
+    )
+    {
+        var tricky = work.Tricky.GetValueOrDefault(mark.Word, []);
+        var right = Seen.Right;
+        switch (mark.Kind)
+        {
+            case MarkKind.AllRight:
+                // What was marked of a child stands.
+                foreach (var child in work.Children.Where(c => !c.IsAway))
+                {
+                    foreach (var seen in WordEvidence.Of(word, tricky, right))
+                    {
+                        if (!work.Slots.ContainsKey((child.Id, mark.Word, seen.Place, Skill.Spelling)))
+                            yield return (child.Id, seen, Skill.Spelling, EvidenceSource.ByException);
+                    }
+                }
+                break;
+            case MarkKind.Miss:
+            case MarkKind.Right:
+                var there = mark.Kind == MarkKind.Right ? right : mark.Seen ?? Seen.Wrong;
+                foreach (var seen in WordEvidence.Of(word, tricky, right, mark.Place, there))
+                {
+                    // The word as a whole is right again only when all of it is.
+                    if (
+                        seen.Place == mark.Place
+                        || (
+                            seen.Place == WordEvidence.Whole
+                            && (mark.Kind == MarkKind.Miss || !HasMiss(work, mark.ChildId, mark.Word, mark.Place))
+                        )
+                    )
+                        yield return (mark.ChildId, seen, Skill.Spelling, EvidenceSource.ByException);
+                }
+                break;
+            case MarkKind.Written:
+                var found = facts.Marker(scope.Accent).Mark(word, mark.Written!);
+                foreach (var seen in WordEvidence.Of(word, tricky, found))
+                {
+                    var own = seen.Place >= 0 ? mark.Verdicts?[seen.Place] : null;
+                    yield return (
+                        mark.ChildId,
+                        own is { } said ? seen with { Seen = said } : seen,
+                        Skill.Spelling,
+                        EvidenceSource.AsWritten
+                    );
+                }
+                break;
+            case MarkKind.Group:
+                foreach (var seen in WordEvidence.Of(word, tricky, mark.Seen!.Value))
+                    yield return (null, seen, Skill.Spelling, EvidenceSource.WholeGroup);
+                break;
+            default:
+                var read = mark.Seen!.Value;
+                var others = mark.Place is null || read == Seen.Slow ? read : right;
+                foreach (var seen in WordEvidence.Of(word, tricky, others, mark.Place, read))
+                    yield return (mark.ChildId, seen, Skill.Reading, EvidenceSource.ReadAloud);
+                break;
+        }
+    }
+
+    /// <summary>True where another grapheme of a child's word is marked wrong.</summary>
+    private static bool HasMiss(Taking work, Guid? child, string word, int? but) =>
+        work.Slots.Values.Any(s =>
+            s.ChildId == child
+            && s.Word == word
+            && s.Skill == Skill.Spelling
+            && s.Place >= 0
+            && s.Place != but
+            && s.Seen != Seen.Right
+        );
+
+    /// <summary>The words of a lesson that children write or read, in its order, each once.</summary>
+    private IEnumerable<MarkedWord> LessonWords(StoredLesson lesson)
+    {
+        var spelled = lesson.Document.SpelledWords().ToHashSet(StringComparer.Ordinal);
+        var tricky = lesson.Document.TrickyParts();
+        return spelled
+            .Concat(lesson.Words)
+            .Distinct(StringComparer.Ordinal)
+            .Select(w => (Written: w, Word: WordOf(w)))
+            .Where(w => w.Word is not null)
+            .Select(w => new MarkedWord(
+                w.Written,
+                [.. w.Word!.Required.Select(c => c.Grapheme.Text)],
+                spelled.Contains(w.Written),
+                tricky.ContainsKey(w.Written)
+            ));
+    }
+
+    private Word? WordOf(string word) => scope.Words.Lexicon.Find(word);
+
+    private async Task<List<MarkedChild>> Children(Guid groupId, DateOnly date)
+    {
+        var away = await scope
+            .Store.ChildAbsences.Where(a => a.Date == date)
+            .Select(a => a.ChildId)
+            .ToListAsync(scope.Stop);
+        var children = await places
+            .On(date)
+            .Where(p => p.GroupId == groupId)
+            .Join(scope.Store.Children, p => p.ChildId, c => c.ChildId, (p, c) => new { c.ChildId, c.Name })
+            .ToListAsync(scope.Stop);
+        return
+        [
+            .. children
+                .OrderBy(c => c.Name, StringComparer.OrdinalIgnoreCase)
+                .ThenBy(c => c.ChildId)
+                .Select(c => new MarkedChild(c.ChildId, c.Name, away.Contains(c.ChildId))),
+        ];
+    }
+
+    private Task<List<StoredEvidence>> Rows(Guid lessonId) =>
+        scope.Store.Evidence.AsNoTracking().Where(e => e.LessonId == lessonId).ToListAsync(scope.Stop);
+
+    /// <summary>A lesson of one of this person's groups; a helper's of today alone.</summary>
+    private async Task<Answer<(Group Group, StoredLesson Lesson)>> Find(Guid lessonId)
+    {
+        var found = await scope
+            .Store.Lessons.AsNoTracking()
+            .Where(l => l.Id == lessonId)
+            .Join(scope.Groups, l => l.GroupId, g => g.Id, (l, g) => new { Group = g, Lesson = l })
+            .SingleOrDefaultAsync(scope.Stop);
+        if (found is null || (scope.Role == Role.Helper && found.Lesson.Date != scope.Today))
+            return Refused.UnknownLesson;
+        return (found.Group, found.Lesson);
+    }
+
+    private static string HashOf(MarkGiven mark) =>
+        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(mark)))[..32];
+}
