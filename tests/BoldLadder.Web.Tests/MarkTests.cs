@@ -247,6 +247,18 @@ public sealed class MarkTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task All_that_was_marked_of_a_child_is_in_its_export()
+    {
+        await Take(Made(MarkKind.Miss, Word.Word, children[0], 1), Made(MarkKind.AllRight, Word.Word));
+        await lead.Send(HttpMethod.Post, "/api/account/confirmation", new { password = TestSchool.Password });
+        var path = $"/api/schools/{school.School}/children/{children[0]}/export";
+        var record = await TestClient.Read<ChildRecord>(await lead.Send(HttpMethod.Post, path));
+        Assert.Equal(Word.Graphemes.Count, record.Seen.Count);
+        Assert.Contains(record.Seen, s => s.Seen == Seen.Wrong && s.Word == Word.Word);
+        Assert.All(record.Memories, m => Assert.Equal(MemoryState.NotYet, m.State));
+    }
+
+    [Fact]
     public async Task Erasing_a_child_takes_its_marks_evidence_and_memories()
     {
         await Take(Made(MarkKind.Miss, Word.Word, children[0], 0), Made(MarkKind.AllRight, Word.Word));

@@ -1,4 +1,5 @@
 using BoldLadder.Core.Children;
+using BoldLadder.Core.Revisit;
 using BoldLadder.School.Marks;
 using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
@@ -117,6 +118,15 @@ public sealed class ChildrenDesk(SchoolScope scope, Places places, EvidenceBooks
             .OrderBy(a => a.Date)
             .Select(a => a.Date)
             .ToListAsync(scope.Stop);
+        var seen = await store
+            .Evidence.AsNoTracking()
+            .Where(e => e.ChildId == childId)
+            .OrderBy(e => e.Day)
+            .ThenBy(e => e.MadeAt)
+            .ThenBy(e => e.Place)
+            .Select(e => new ChildSeen(e.Day, e.Word, e.Target, e.Skill, e.Seen, e.Written))
+            .ToListAsync(scope.Stop);
+        var memories = await store.Memories.AsNoTracking().Where(m => m.ChildId == childId).ToListAsync(scope.Stop);
         scope.Audit("child-exported", childId);
         await scope.Save();
         return new ChildRecord(
@@ -125,7 +135,15 @@ public sealed class ChildrenDesk(SchoolScope scope, Places places, EvidenceBooks
             MadeAt: scope.UtcNow,
             Name: child.Name,
             Groups: [.. times.OrderBy(t => t.First)],
-            Away: away
+            Away: away,
+            Seen: seen,
+            Memories:
+            [
+                .. memories
+                    .OrderBy(m => m.Target, StringComparer.Ordinal)
+                    .ThenBy(m => m.Skill)
+                    .Select(m => new ChildHolds(m.Target, m.Skill, MemoryVerdict.Of(m.Document, scope.Today).State)),
+            ]
         );
     }
 

@@ -1,3 +1,4 @@
+using BoldLadder.Core.Revisit;
 using BoldLadder.Formats.Rosters;
 
 namespace BoldLadder.School.Children;
@@ -101,18 +102,29 @@ public sealed record ImportRequest(Guid Id, ChildFile File, IReadOnlyList<LineCh
 
 public sealed record LineChoice(int Line, ImportChoice Choice);
 
-/// <summary>All that is kept of a child. Format 1.</summary>
+/// <summary>All that is kept of a child. Format 2.</summary>
+/// <param name="Seen">What was marked of it, in the order of the days.</param>
+/// <param name="Memories">What that comes to on the day of the export.</param>
 public sealed record ChildRecord(
     int Format,
     string School,
     DateTime MadeAt,
     string Name,
     IReadOnlyList<ChildTime> Groups,
-    IReadOnlyList<DateOnly> Away
+    IReadOnlyList<DateOnly> Away,
+    IReadOnlyList<ChildSeen> Seen,
+    IReadOnlyList<ChildHolds> Memories
 )
 {
-    public const int CurrentFormat = 1;
+    public const int CurrentFormat = 2;
 }
+
+/// <param name="Target">A correspondence by its notation, or pattern: or tricky: with an id.</param>
+/// <param name="Written">The letters the child wrote for it; empty where none are known.</param>
+public sealed record ChildSeen(DateOnly Day, string Word, string Target, Skill Skill, Seen Seen, string Written);
+
+/// <param name="Target">A correspondence by its notation, or pattern: or tricky: with an id.</param>
+public sealed record ChildHolds(string Target, Skill Skill, MemoryState State);
 
 /// <param name="Last">Null while it goes on.</param>
 public sealed record ChildTime(string Group, DateOnly First, DateOnly? Last);

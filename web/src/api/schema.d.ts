@@ -2712,6 +2712,11 @@ export interface components {
             groupId: null | string;
             groups: components["schemas"]["GroupMeant"][];
         };
+        ChildHolds: {
+            target: string;
+            skill: components["schemas"]["Skill"];
+            state: components["schemas"]["MemoryState"];
+        };
         ChildRecord: {
             /** Format: int32 */
             format: number;
@@ -2721,9 +2726,20 @@ export interface components {
             name: string;
             groups: components["schemas"]["ChildTime"][];
             away: string[];
+            seen: components["schemas"]["ChildSeen"][];
+            memories: components["schemas"]["ChildHolds"][];
         };
         ChildrenView: {
             children: components["schemas"]["ChildView"][];
+        };
+        ChildSeen: {
+            /** Format: date */
+            day: string;
+            word: string;
+            target: string;
+            skill: components["schemas"]["Skill"];
+            seen: components["schemas"]["Seen"];
+            written: string;
         };
         ChildStandingView: {
             /** Format: uuid */
@@ -3977,6 +3993,8 @@ export interface components {
             /** @default  */
             text: string;
         };
+        /** @enum {unknown} */
+        MemoryState: "not-yet" | "wobbling" | "secure";
         MergeView: {
             /** Format: int32 */
             children: number;

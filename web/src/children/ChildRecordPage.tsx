@@ -7,7 +7,15 @@ import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, momentText, text } from '../text/text';
+import { targetText } from '../marks/GroupMemoryPage';
+import { dayText, momentText, text, textOf } from '../text/text';
+
+/** What was seen, day by day. */
+function days<T extends { day: string }>(seen: readonly T[]): [string, T[]][] {
+  const by = new Map<string, T[]>();
+  for (const s of seen) by.set(s.day, [...(by.get(s.day) ?? []), s]);
+  return [...by];
+}
 
 /** Everything that is kept of a child, to read, print or save. Leads only. */
 export function ChildRecordPage() {
@@ -69,6 +77,39 @@ export function ChildRecordPage() {
         <ul>
           {kept.away.map((d) => (
             <li key={d}>{dayText(d)}</li>
+          ))}
+        </ul>
+      )}
+      <h2 className="fs-5">{text('record.holds')}</h2>
+      {kept.memories.length === 0 ? (
+        <p>{text('record.nothingSeen')}</p>
+      ) : (
+        (['secure', 'wobbling', 'not-yet'] as const).map((state) => {
+          const those = kept.memories.filter((m) => m.state === state);
+          return (
+            those.length > 0 && (
+              <p key={state}>
+                <strong>{textOf('record.state', state)}</strong>{' '}
+                <span className="literacy">
+                  {those
+                    .map((m) => `${targetText(m.target)}${m.skill === 'spelling' ? ` ${text('record.spelled')}` : ''}`)
+                    .join(' · ')}
+                </span>
+              </p>
+            )
+          );
+        })
+      )}
+      <h2 className="fs-5">{text('record.seen')}</h2>
+      {kept.seen.length === 0 ? (
+        <p>{text('record.nothingSeen')}</p>
+      ) : (
+        <ul>
+          {days(kept.seen).map(([day, seen]) => (
+            <li key={day}>
+              {dayText(day)}:{' '}
+              {seen.map((s) => `${s.word} ${targetText(s.target)} ${textOf('marks.seen', s.seen)}`).join(', ')}
+            </li>
           ))}
         </ul>
       )}
