@@ -36,13 +36,13 @@ internal static class RevisitRun
             new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount },
             one =>
                 results[one] = new VirtualYear(
-                    ladder,
-                    materials,
-                    difficulty,
-                    one.law,
-                    one.policy,
-                    Minutes,
-                    one.seed
+                    ladder: ladder,
+                    materials: materials,
+                    difficulty: difficulty,
+                    law: one.law,
+                    policy: one.policy,
+                    minutes: Minutes,
+                    seed: one.seed
                 ).Run(Lessons)
         );
         output.WriteLine("| law | policy | mean | worst tenth | ours better in the mean | ours better for the tenth |");
@@ -57,10 +57,12 @@ internal static class RevisitRun
                     .ToList();
                 string Better(Func<YearResult, double> of) =>
                     policy == RevisitPolicy.Ours ? "" : $"{all.Count(a => of(a.Ours) > of(a.It))} of {seeds}";
+                var better = (Mean: Better(r => r.Mean), Worst: Better(r => r.Worst));
+                var (mean, worst) = (all.Average(a => a.It.Mean), all.Average(a => a.It.Worst));
                 output.WriteLine(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"| {law} | {policy} | {all.Average(a => a.It.Mean):F3} | {all.Average(a => a.It.Worst):F3} | {Better(r => r.Mean)} | {Better(r => r.Worst)} |"
+                        $"| {law} | {policy} | {mean:F3} | {worst:F3} | {better.Mean} | {better.Worst} |"
                     )
                 );
             }

@@ -186,7 +186,15 @@ public class MemoryTests
     )
     {
         YearResult Year(RevisitPolicy policy, int lessons) =>
-            new VirtualYear(Given.LettersFirst, Given.Materials, Difficulty, law, policy, 20, 77).Run(lessons);
+            new VirtualYear(
+                ladder: Given.LettersFirst,
+                materials: Given.Materials,
+                difficulty: Difficulty,
+                law: law,
+                policy: policy,
+                minutes: 20,
+                seed: 77
+            ).Run(lessons);
         var lessons = Given.Deep ? 190 : 60;
         var ours = Year(RevisitPolicy.Ours, lessons);
         Assert.True(ours.Mean > Year(RevisitPolicy.Random, lessons).Mean);
