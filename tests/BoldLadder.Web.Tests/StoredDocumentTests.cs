@@ -6,6 +6,7 @@ using BoldLadder.Core.Ladders.Editing;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Editing;
 using BoldLadder.Core.Lessons.Templates;
+using BoldLadder.Core.Revisit;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Store;
@@ -34,6 +35,7 @@ public class StoredDocumentTests
         ["steps"] = text => LadderSteps.Write(LadderSteps.Read(text)),
         ["style"] = text => HouseStyle.Write(HouseStyle.Read(text)),
         ["took"] = text => JsonSerializer.Serialize(JsonSerializer.Deserialize<Dictionary<string, int>>(text)),
+        ["memory"] = text => RememberedDocument.Write(RememberedDocument.Read(text)),
         ["template"] = text => LessonTemplate.Write(LessonTemplate.Read(text)),
     };
 
@@ -89,6 +91,7 @@ public class StoredDocumentTests
                 typeof(LessonTemplate),
                 typeof(LessonEdits),
                 typeof(Standing),
+                typeof(Remembered),
                 typeof(IReadOnlyDictionary<string, int>),
             },
             columns

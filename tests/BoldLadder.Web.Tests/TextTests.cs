@@ -235,7 +235,7 @@ public sealed class TextTests : IAsyncLifetime
         if (Read() is null)
             lesson = await lead.Changed(lesson, new AddActivity(PartKind.Apply, ActivityKind.ReadText));
         // Which of two good ones comes first is drawn; another is one key away.
-        for (var others = 0; others < 3 && Read()!.Title != "Up"; others++)
+        for (var others = 0; others < 12 && Read()!.Title != "Up"; others++)
         {
             var holder = lesson.Lesson.Activities.Single(a => a.Items.Contains(Read()!));
             lesson = await lead.Changed(lesson, new ChooseOthers(holder.Id));
