@@ -10,6 +10,7 @@ using BoldLadder.School.Schools;
 using BoldLadder.School.Words;
 using BoldLadder.School.Work;
 using BoldLadder.Store;
+using Microsoft.EntityFrameworkCore;
 
 namespace BoldLadder.Web.Demo;
 
@@ -32,6 +33,9 @@ public sealed class DemoYear(
 
     /// <summary>Weeks that are planned.</summary>
     private const int WeeksPlanned = 2;
+
+    /// <summary>The lessons of so many days before today were marked.</summary>
+    private const int DaysMarked = 9;
 
     private readonly DateOnly today = clock.Today(DemoSchool.TimeZone);
     private readonly MarkingFacts facts = new(words);
@@ -100,17 +104,19 @@ public sealed class DemoYear(
             await store.SaveChangesAsync();
             if (date >= today)
                 continue;
-            var line = await making.Close(lesson, HowItWent(lesson, at, chance), []);
+            await making.Close(lesson, HowItWent(lesson, at, chance), []);
             await store.SaveChangesAsync();
+            if (lesson.Status == LessonStatus.NotTaught || date < today.AddDays(-DaysMarked))
+                continue;
             var books = new EvidenceBooks(scope, places, standings, facts);
-            await books.Closed(line);
-            await store.SaveChangesAsync();
-            if (lesson.Status != LessonStatus.NotTaught)
-            {
-                var desk = new MarkDesk(scope, places, books, facts, making);
-                await DemoMarks.Add(desk, lesson.Id, chance, scope.UtcNow);
-            }
+            await DemoMarks.Add(new MarkDesk(scope, places, books, facts, making), lesson.Id, chance, scope.UtcNow);
         }
+        // What was shown is folded in once for all lessons.
+        var now = new SchoolScope(store, layers, cache, clock);
+        await now.Enter(teacher, school);
+        var there = new Places(now);
+        var children = await there.On(today).Where(p => p.GroupId == group.Id).Select(p => p.ChildId).ToListAsync();
+        await new EvidenceBooks(now, there, new Standings(now), facts).Anew(children);
     }
 
     private const int StoppedLesson = 6;
