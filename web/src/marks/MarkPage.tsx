@@ -12,7 +12,7 @@ import { ByException } from './ByException';
 import { AsWritten } from './AsWritten';
 import { ReadAloud } from './ReadAloud';
 import { WholeGroup } from './WholeGroup';
-import { ofChild, shown, ticks } from './marking';
+import { ofChild, shown, slot, ticks } from './marking';
 import { marksQuery, type MarkingView } from './queries';
 import { useQueue } from './useQueue';
 
@@ -40,7 +40,12 @@ function Marking({ view, groupId }: { view: MarkingView; groupId: string }) {
   const words = way === 'read-aloud' ? view.words : spelled.length > 0 ? spelled : view.words;
   const word = words.find((w) => w.word === chosen) ?? words[0];
   const done = (w: MarkingView['words'][number]) =>
-    view.children.every((c) => c.isAway || ofChild(all, c.id, w.word, w.graphemes.length).some((s) => s !== null));
+    view.children.every(
+      (c) =>
+        c.isAway ||
+        all.has(slot(c.id, w.word, -1, 'spelling')) ||
+        ofChild(all, c.id, w.word, w.graphemes.length).some((s) => s !== null),
+    );
   const mark = (...marks: Parameters<typeof queue.add>[1][]) => marks.forEach((m) => queue.add(view.lessonId, m));
   const next = () => {
     const at = words.findIndex((w) => w.word === word?.word);
