@@ -36,6 +36,26 @@ public sealed class JobTests : IAsyncLifetime
 
     private string At(string rest) => $"/api/schools/{school.School}/{rest}";
 
+    /// <summary>What the line of jobs and its database are doing, said where one does not get on.</summary>
+    private async Task<string> Line() =>
+        string.Join(
+            "; ",
+            await school.AsOwner(s =>
+                s.Database.SqlQuery<string>(
+                        $"""
+                        select concat_ws(' ', 'trigger', trigger_name, trigger_state, next_fire_time) as "Value"
+                        from qrtz_triggers
+                        union all select concat_ws(' ', 'fired', trigger_name, state) from qrtz_fired_triggers
+                        union all select concat_ws(' ', 'process', instance_name, last_checkin_time)
+                        from qrtz_scheduler_state
+                        union all select concat_ws(' ', pid, state, wait_event_type, wait_event, left(query, 90))
+                        from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()
+                        """
+                    )
+                    .ToListAsync()
+            )
+        );
+
     private async Task<Guid> Start()
     {
         var names = string.Concat(
@@ -63,7 +83,7 @@ public sealed class JobTests : IAsyncLifetime
                 return job;
             await Task.Delay(50);
         }
-        throw new TimeoutException($"The job stays {(await Job(id)).State}.");
+        throw new TimeoutException($"The job stays {(await Job(id)).State}. {await Line()}");
     }
 
     private async Task<Guid> Start(string path, Func<Guid, object> request)

@@ -14,6 +14,7 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
 using Npgsql;
 
 namespace BoldLadder.Web.Tests;
@@ -35,6 +36,12 @@ public sealed class TestSchool : IAsyncDisposable
     private static readonly SemaphoreSlim TemplateLock = new(1, 1);
     private static bool templateReady;
     private static readonly Lazy<WordData> Words = new(() => new WordData());
+
+    /// <summary>
+    /// Where all apps of the process log: Quartz keeps one for the process, and in one that ended with its app, jobs of
+    /// the others would fail.
+    /// </summary>
+    private static readonly LoggerFactory Log = new();
 
     private readonly string database;
 
@@ -97,8 +104,6 @@ public sealed class TestSchool : IAsyncDisposable
     public void Serve(Action<IServiceCollection>? services, params (string Key, string Value)[] settings)
     {
         App?.Dispose();
-        // Quartz keeps where to log for the whole process: of an app that has ended, it would fail.
-        Quartz.Logging.LogProvider.SetCurrentLogProvider(null);
         App = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
         {
             host.UseSetting("ConnectionStrings:App", AppRole(database));
@@ -118,6 +123,7 @@ public sealed class TestSchool : IAsyncDisposable
             {
                 if (settings.All(s => s.Key != "DataFolder"))
                     parts.AddSingleton(Words.Value);
+                parts.AddSingleton<ILoggerFactory>(Log);
                 parts.AddSingleton<IStartupFilter, AddressFromHeader>();
                 services?.Invoke(parts);
             });

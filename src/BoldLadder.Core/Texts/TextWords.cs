@@ -57,6 +57,14 @@ public sealed class TextWords
 
     private const int FewestToTell = 8;
 
+    /// <summary>Which running word starts at a sign, from 0; below 0 where none does.</summary>
+    public int At(int start) => Places.AsSpan().BinarySearch(new Starting(start));
+
+    private readonly struct Starting(int start) : IComparable<TextPlace>
+    {
+        public int CompareTo(TextPlace other) => start.CompareTo(other.Start);
+    }
+
     /// <summary>The sentence in which a running word stands.</summary>
     /// <param name="at">Which one, from 0.</param>
     public TextSentence SentenceOf(int at)

@@ -72,6 +72,8 @@ public sealed class GroupTodayDesk(SchoolScope scope, GroupMemories memories)
             [
                 .. memory
                     .Due(today.AddDays(1))
+                    // What a lesson brings back is what was taught.
+                    .Where(d => memory.Shown.ContainsKey(d.Target))
                     .Take(MostDue)
                     .Select(d => new DueView(d.Target.ToString(), d.Why, d.Children, d.Seen)),
             ],

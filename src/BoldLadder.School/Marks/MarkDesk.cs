@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using System.Security.Cryptography;
 using System.Text.Json;
 using BoldLadder.Core.Lessons;
@@ -10,7 +9,6 @@ using BoldLadder.School.Refusals;
 using BoldLadder.School.Schools;
 using BoldLadder.Store;
 using Microsoft.EntityFrameworkCore;
-using Seen = BoldLadder.Core.Revisit.Seen;
 using Word = BoldLadder.Core.Words.Word;
 
 namespace BoldLadder.School.Marks;
@@ -108,7 +106,7 @@ public sealed class MarkDesk(
             .Store.Marks.AsNoTracking()
             .Where(m => ids.Contains(m.Id))
             .ToDictionaryAsync(m => m.Id, m => m.ContentHash, scope.Stop);
-        var work = new Taking(
+        var work = new MarksTaken(
             lesson,
             [.. await Children(group.Id, lesson.Date)],
             LessonWords(lesson).ToDictionary(w => w.Word, StringComparer.Ordinal)
@@ -133,32 +131,22 @@ public sealed class MarkDesk(
         return new MarkAnswers(answers);
     }
 
-    private sealed record Taking(
-        StoredLesson Lesson,
-        IReadOnlyList<MarkedChild> Children,
-        IReadOnlyDictionary<string, MarkedWord> Words
-    )
-    {
-        public IReadOnlyDictionary<string, ImmutableArray<int>> Tricky { get; } = Lesson.Document.TrickyParts();
-
-        public List<StoredEvidence> Added { get; } = [];
-
-        /// <summary>What counts at each place.</summary>
-        public Dictionary<(Guid? Child, string Word, int Place, Skill Skill), StoredEvidence> Slots { get; } = [];
-    }
-
-    private MarkAnswer Take(MarkGiven mark, Taking work, Dictionary<Guid, string> known)
+    private MarkAnswer Take(MarkGiven mark, MarksTaken work, Dictionary<Guid, string> known)
     {
         if (known.TryGetValue(mark.Id, out var hash))
             return hash == HashOf(mark)
                 ? new MarkAnswer(mark.Id, MarkFate.Known, null)
                 : new MarkAnswer(mark.Id, MarkFate.Refused, "mark-id-taken");
-        if (Refuse(mark, work) is { } reason)
+        if (MarkMeaning.Refuse(mark, work) is { } reason)
             return new MarkAnswer(mark.Id, MarkFate.Refused, reason);
         var word = WordOf(mark.Word)!;
         var isRight = mark.MadeAt <= scope.UtcNow + Ahead && mark.MadeAt >= scope.UtcNow - Behind;
         var at = isRight ? mark.MadeAt.ToUniversalTime() : scope.UtcNow;
-        foreach (var (child, seen, skill, source) in SeenBy(mark, word, work).ToList())
+        foreach (
+            var (child, seen, skill, source) in MarkMeaning
+                .SeenBy(mark, word, work, facts.Marker(scope.Accent))
+                .ToList()
+        )
             Keep(mark, work, child, seen, skill, source, at);
         scope.Store.Marks.Add(
             new KeptMark
@@ -178,7 +166,7 @@ public sealed class MarkDesk(
 
     private void Keep(
         MarkGiven mark,
-        Taking work,
+        MarksTaken work,
         Guid? child,
         SeenAt seen,
         Skill skill,
@@ -210,110 +198,6 @@ public sealed class MarkDesk(
         if (!work.Slots.TryGetValue(slot, out var there) || there.MadeAt <= at)
             work.Slots[slot] = row;
     }
-
-    /// <summary>Why a mark is not kept; null for one that is.</summary>
-    private static string? Refuse(MarkGiven mark, Taking work)
-    {
-        if (mark.Id == Guid.Empty)
-            return "mark-without-id";
-        if (!work.Words.TryGetValue(mark.Word, out var word))
-            return "mark-other-word";
-        if (mark.Written?.Length > Marker.LongestAttempt)
-            return "mark-too-long";
-        if (mark.Place is { } place && (place < 0 || place >= word.Graphemes.Count))
-            return "mark-no-place";
-        var isOfChild = mark.Kind is MarkKind.Miss or MarkKind.Right or MarkKind.Written or MarkKind.Read;
-        if (isOfChild != (mark.ChildId is not null))
-            return "mark-whose";
-        if (mark.ChildId is { } child && work.Children.All(c => c.Id != child))
-            return "mark-other-group";
-        return mark.Kind switch
-        {
-            MarkKind.Miss or MarkKind.Right when mark.Place is null => "mark-no-place",
-            MarkKind.Written when mark.Written is null => "mark-nothing-written",
-            MarkKind.Written when mark.Verdicts is { } own && own.Count != word.Graphemes.Count => "mark-no-place",
-            MarkKind.Written when mark.Verdicts?.Any(v => v >= Seen.NearlyAll) == true => "mark-verdict",
-            MarkKind.Group when mark.Seen is not (Seen.NearlyAll or Seen.Half or Seen.Few) => "mark-verdict",
-            MarkKind.Read when mark.Seen is not (Seen.Right or Seen.Slow or Seen.Helped or Seen.Wrong) =>
-                "mark-verdict",
-            MarkKind.Miss when mark.Seen is { } seen && seen >= Seen.NearlyAll => "mark-verdict",
-            _ => null,
-        };
-    }
-
-    private IEnumerable<(Guid? Child, SeenAt Seen, Skill Skill, EvidenceSource Source)> SeenBy(
-        MarkGiven mark,
-        Word word,
-        Taking work
-    )
-    {
-        var tricky = work.Tricky.GetValueOrDefault(mark.Word, []);
-        var right = Seen.Right;
-        switch (mark.Kind)
-        {
-            case MarkKind.AllRight:
-                // What was marked of a child stands.
-                foreach (var child in work.Children.Where(c => !c.IsAway))
-                {
-                    foreach (var seen in WordEvidence.Of(word, tricky, right))
-                    {
-                        if (!work.Slots.ContainsKey((child.Id, mark.Word, seen.Place, Skill.Spelling)))
-                            yield return (child.Id, seen, Skill.Spelling, EvidenceSource.ByException);
-                    }
-                }
-                break;
-            case MarkKind.Miss:
-            case MarkKind.Right:
-                var there = mark.Kind == MarkKind.Right ? right : mark.Seen ?? Seen.Wrong;
-                foreach (var seen in WordEvidence.Of(word, tricky, right, mark.Place, there))
-                {
-                    // The word as a whole is right again only when all of it is.
-                    if (
-                        seen.Place == mark.Place
-                        || (
-                            seen.Place == WordEvidence.Whole
-                            && (mark.Kind == MarkKind.Miss || !HasMiss(work, mark.ChildId, mark.Word, mark.Place))
-                        )
-                    )
-                        yield return (mark.ChildId, seen, Skill.Spelling, EvidenceSource.ByException);
-                }
-                break;
-            case MarkKind.Written:
-                var found = facts.Marker(scope.Accent).Mark(word, mark.Written!);
-                foreach (var seen in WordEvidence.Of(word, tricky, found))
-                {
-                    var own = seen.Place >= 0 ? mark.Verdicts?[seen.Place] : null;
-                    yield return (
-                        mark.ChildId,
-                        own is { } said ? seen with { Seen = said } : seen,
-                        Skill.Spelling,
-                        EvidenceSource.AsWritten
-                    );
-                }
-                break;
-            case MarkKind.Group:
-                foreach (var seen in WordEvidence.Of(word, tricky, mark.Seen!.Value))
-                    yield return (null, seen, Skill.Spelling, EvidenceSource.WholeGroup);
-                break;
-            default:
-                var read = mark.Seen!.Value;
-                var others = mark.Place is null || read == Seen.Slow ? read : right;
-                foreach (var seen in WordEvidence.Of(word, tricky, others, mark.Place, read))
-                    yield return (mark.ChildId, seen, Skill.Reading, EvidenceSource.ReadAloud);
-                break;
-        }
-    }
-
-    /// <summary>True where another grapheme of a child's word is marked wrong.</summary>
-    private static bool HasMiss(Taking work, Guid? child, string word, int? but) =>
-        work.Slots.Values.Any(s =>
-            s.ChildId == child
-            && s.Word == word
-            && s.Skill == Skill.Spelling
-            && s.Place >= 0
-            && s.Place != but
-            && s.Seen != Seen.Right
-        );
 
     /// <summary>The words of a lesson that children write or read, in its order, each once.</summary>
     private IEnumerable<MarkedWord> LessonWords(StoredLesson lesson)

@@ -60,7 +60,7 @@ public sealed class RewordDesk(SchoolScope scope, ReadersLevels levels)
         if (read.Refusal is { } unread)
             return unread;
         var text = read.Value;
-        var at = text.Places.AsSpan().BinarySearch(new Starting(asked.Start));
+        var at = text.At(asked.Start);
         if (at < 0)
             return Refusal.Unusable("text-no-word-there");
         var sentence = text.SentenceOf(at);
@@ -129,10 +129,5 @@ public sealed class RewordDesk(SchoolScope scope, ReadersLevels levels)
         while (end < text.Length && text[end] is '.' or '!' or '?' or '”' or '"')
             end++;
         return end - sentence.Start;
-    }
-
-    private readonly struct Starting(int start) : IComparable<TextPlace>
-    {
-        public int CompareTo(TextPlace other) => start.CompareTo(other.Start);
     }
 }

@@ -24,7 +24,11 @@ public sealed partial class JobLine(ISchedulerFactory schedulers, ILogger<JobLin
         {
             var line = await schedulers.GetScheduler();
             if (await line.CheckExists(key))
+            {
+                // One that could not even be begun is set aside there; it is still to be done.
+                await line.ResetTriggerFromErrorState(new TriggerKey(key.Name, key.Group));
                 return;
+            }
             await line.ScheduleJob(
                 JobBuilder.Create<SchoolJob>().WithIdentity(key).RequestRecovery().Build(),
                 TriggerBuilder.Create().WithIdentity(key.Name, key.Group).StartNow().Build()

@@ -1,6 +1,4 @@
-using System.Collections.Frozen;
 using System.Collections.Immutable;
-using BoldLadder.Core.Randomness;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Texts.Making;
 using BoldLadder.Core.Words;
@@ -18,8 +16,6 @@ public sealed record Rewrite(int Start, int Length, string Text, string Words);
 /// </summary>
 public sealed class Reworder
 {
-    private const int MostDrawn = 400;
-    private const int FewestShared = 2;
     private const string Owner = "'s";
 
     /// <summary>Classes of the maker of sentences whose words are things of one kind, as a last choice.</summary>
@@ -31,10 +27,12 @@ public sealed class Reworder
     private readonly NamesByCalling names;
     private readonly SentenceMaker maker;
     private readonly ILookup<string, string> classes;
+    private readonly SentencesAlike alike;
 
     public Reworder(InsteadGroups groups, WordForms forms, Meanings meanings, NamesByCalling names, SentenceMaker maker)
     {
         (this.groups, this.forms, this.meanings, this.names, this.maker) = (groups, forms, meanings, names, maker);
+        alike = new SentencesAlike(forms, maker);
         classes = maker
             .Classes.Where(c => ThingClasses.Contains(c.Key))
             .SelectMany(c => c.Value.Select(w => (c.Key, w)))
@@ -106,59 +104,11 @@ public sealed class Reworder
         [
             .. new[] { shorter }
                 .OfType<string>()
-                .Concat(Made(text, sentence, judge, most, avoid))
+                .Concat(alike.Of(text, sentence, judge, most, avoid))
                 .Distinct()
                 .Take(most),
         ];
     }
-
-    private List<string> Made(
-        TextWords text,
-        TextSentence sentence,
-        WordJudge judge,
-        int most,
-        IReadOnlySet<string> avoid
-    )
-    {
-        bool CanRead(Word word) =>
-            !avoid.Contains(word.Spelling) && judge.CanRead(new WrittenWord(word.Spelling, false, [word]));
-        var telling = text.WordsOf(sentence)
-            .SelectMany(w => forms.Of(w.Plain))
-            .Select(f => judge.Finder.Lexicon.Find(f.Base))
-            .OfType<Word>()
-            .Where(w => Tells(w) && CanRead(w))
-            .Select(w => w.Spelling)
-            .ToHashSet(StringComparer.Ordinal);
-        var told = text.WordsOf(sentence)
-            .Where(w => w.Word is { } word && Tells(word))
-            .Select(w => w.Plain)
-            .Distinct()
-            .Count();
-        if (telling.Count < FewestShared)
-            return [];
-        bool IsSaid(Word word) => forms.Of(word.Spelling).Any(f => telling.Contains(f.Base));
-        var made = maker
-            .Make(CanRead, IsSaid, Seeded.For(0, string.Join(' ', text.WordsOf(sentence).Select(w => w.Plain))))
-            .Take(MostDrawn)
-            .Where(s => !s.IsCaption)
-            .Select(s => (Made: s, Alike: s.Tokens.Where(t => IsSaid(t.Word)).Select(t => t.Word).Distinct().Count()))
-            .Where(s => s.Alike >= FewestShared && s.Alike * 2 >= told)
-            .OrderByDescending(s => s.Alike)
-            .ThenBy(s => s.Made.Text.Length);
-        var chosen = new List<Sentence>();
-        foreach (var (one, _) in made)
-        {
-            if (chosen.Count < most && !chosen.Exists(c => c.Words.IsLike(one.Words)))
-                chosen.Add(one);
-        }
-        return [.. chosen.Select(c => c.Text)];
-    }
-
-    /// <summary>True for a word that tells something by itself: no little word.</summary>
-    private static bool Tells(Word word) =>
-        (word.PartsOfSpeech & (PartsOfSpeech.Noun | PartsOfSpeech.Verb)) != PartsOfSpeech.None
-        && (word.PartsOfSpeech & (Little | PartsOfSpeech.Adverb)) == PartsOfSpeech.None
-        && !LittleVerbs.Contains(word.Spelling);
 
     /// <summary>True for a word that is a name here: Ruby, wherever it stands, and Will inside a sentence.</summary>
     private bool IsCalled(TextWord word, TextWords words, int at, Lexicon lexicon) =>
@@ -349,29 +299,6 @@ public sealed class Reworder
             .WordsOf(words.SentenceOf(at))
             .Where(w => w.Word is { PartsOfSpeech: var part } && (part & Content) != PartsOfSpeech.None)
             .Select(w => w.Plain);
-
-    private const PartsOfSpeech Little =
-        PartsOfSpeech.Pronoun | PartsOfSpeech.Determiner | PartsOfSpeech.Preposition | PartsOfSpeech.Conjunction;
-
-    private static readonly FrozenSet<string> LittleVerbs = FrozenSet.ToFrozenSet([
-        "be",
-        "is",
-        "am",
-        "are",
-        "was",
-        "were",
-        "have",
-        "has",
-        "had",
-        "do",
-        "did",
-        "can",
-        "will",
-        "get",
-        "got",
-        "go",
-        "went",
-    ]);
 
     private const PartsOfSpeech Content = PartsOfSpeech.Noun | PartsOfSpeech.Verb | PartsOfSpeech.Adjective;
 

@@ -66,7 +66,7 @@ internal sealed class Shortening
     private Shortening(string text, TextWords words, TextSentence sentence, WordJudge judge)
     {
         (this.text, this.words, this.judge) = (text, words, judge);
-        from = words.Places.AsSpan().BinarySearch(new StartingAt(sentence.Start));
+        from = words.At(sentence.Start);
         to = from + sentence.Words;
         now = new string?[sentence.Words];
         around = new Surroundings[sentence.Words];
@@ -245,10 +245,5 @@ internal sealed class Shortening
             .All(w => judge.CanRead(WrittenWord.InPrint(w.Trim(',', '.', '!', '?'), judge.Finder)))
             ? made.ToString()
             : null;
-    }
-
-    private readonly struct StartingAt(int start) : IComparable<TextPlace>
-    {
-        public int CompareTo(TextPlace other) => start.CompareTo(other.Start);
     }
 }
