@@ -201,4 +201,64 @@ public class MemoryTests
         Assert.Equal(ours.Children.AsEnumerable(), Year(RevisitPolicy.Ours, lessons).Children.AsEnumerable());
         Assert.InRange(ours.Worst, 0, ours.Mean);
     }
+
+    private static Evidence Wrote(string target, string written, Seen seen, int day, string word = "x") =>
+        new(
+            Id: Guid.NewGuid(),
+            Target: MemoryTarget.Of(Correspondence.Parse(target)),
+            Skill: Skill.Spelling,
+            Seen: seen,
+            Source: EvidenceSource.AsWritten,
+            Day: Monday.AddDays(day),
+            Word: word,
+            Written: written
+        );
+
+    [Fact]
+    public void Confusions_have_a_name_from_the_second_time_and_patterns_of_sound_are_told_when_they_last()
+    {
+        var th = Enumerable.Range(0, 4).Select(d => Wrote("th=θ", "f", Seen.Wrong, d) with { AsSpoken = true });
+        var found = Confusions.Of([
+            .. th,
+            Wrote("b=b", "d", Seen.LookAlike, 0),
+            Wrote("b=b", "d", Seen.LookAlike, 0),
+            Wrote("e=e", "i", Seen.Wrong, 1),
+            Wrote("e=e", "I", Seen.Wrong, 2),
+            Wrote("oa=əʊ", "ow", Seen.Plausible, 1),
+            Wrote("oa=əʊ", "ow", Seen.Plausible, 3),
+            Wrote("n=n", "", Seen.Missing, 3),
+            Wrote("n=n", "", Seen.Missing, 4),
+            Wrote("t=t", "", Seen.Missing, 4),
+            Wrote("s=s", "s", Seen.Right, 4),
+        ]);
+        Assert.Equal(
+            [
+                ("th=θ", ConfusionKind.AsSpoken, "f", 4),
+                ("n=n", ConfusionKind.LeftOut, "", 2),
+                ("oa=əʊ", ConfusionKind.Spelling, "ow", 2),
+                ("e=e", ConfusionKind.Vowel, "i", 2),
+                ("b=b", ConfusionKind.LookAlike, "d", 2),
+            ],
+            found.Select(c => (c.Target.ToString(), c.Kind, c.Written, c.Times)).AsEnumerable()
+        );
+        Assert.Equal(["th=θ"], found.Where(c => c.IsOfSound).Select(c => c.Target.ToString()));
+        Assert.Equal(1, found.Single(c => c.Kind == ConfusionKind.LookAlike).Days);
+    }
+
+    [Theory]
+    [InlineData("b=b", "d")]
+    [InlineData("e=e", "i")]
+    [InlineData("th=θ", "f")]
+    public void Words_to_contrast_differ_in_the_one_grapheme_alone(string target, string written)
+    {
+        var one = Correspondence.Parse(target);
+        var pairs = ContrastWords.Of([.. Given.Lexicon.Known], one, written).Take(3).ToList();
+        Assert.NotEmpty(pairs);
+        Assert.All(pairs, p =>
+        {
+            var differ = p.One.Required.Zip(p.Other.Required).Where(r => r.First != r.Second).ToList();
+            Assert.Equal((one, written), (Assert.Single(differ).First, differ[0].Second.Grapheme.Text));
+        });
+        Assert.Equal(pairs.Count * 2, pairs.SelectMany(p => new[] { p.One, p.Other }).Distinct().Count());
+    }
 }

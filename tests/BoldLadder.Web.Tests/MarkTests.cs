@@ -143,6 +143,8 @@ public sealed class MarkTests : IAsyncLifetime
         Assert.Equal(Seen.Right, Assert.Single((await lead.Get<MarkingView>(At("marks"))).Seen).Seen);
         var late = await Memories();
         Assert.Contains(late, m => m.Contains("\"ownScored\": 100", StringComparison.Ordinal));
+        // What was taken back is none of it.
+        Assert.Contains(late, m => m.Contains("\"own\": 1,", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -206,6 +208,119 @@ public sealed class MarkTests : IAsyncLifetime
             .SelectMany(c => c.Reasons)
             .ToList();
         Assert.Contains(reasons, r => r is { Code: "missed-by", Arguments: ["3"] });
+    }
+
+    private string InGroup(string what) => $"/api/schools/{school.School}/groups/{school.Otters}/{what}";
+
+    private async Task<CatchUpNeed> NeedOf(Guid child) =>
+        (await lead.Get<CatchUpNeedsView>(InGroup("catch-up"))).Children.Single(c => c.Id == child);
+
+    private async Task<string> RefusedCatchUp(string what, object body) =>
+        (
+            await TestClient.Problem(
+                await lead.Send(HttpMethod.Post, InGroup(what), body),
+                HttpStatusCode.UnprocessableEntity
+            )
+        )
+            .GetProperty("title")
+            .GetString()!;
+
+    [Fact]
+    public async Task Who_was_away_has_a_catch_up_of_what_was_taught_and_it_counts_once()
+    {
+        var away = new AwayChange(TestSchool.Today, true);
+        await lead.Send(HttpMethod.Post, $"/api/schools/{school.School}/children/{children[2]}/away", away);
+        await lead.Close(lesson, LessonOutcome.Taught);
+        var taught = lesson.Lesson.Target[0];
+        var need = await NeedOf(children[2]);
+        Assert.Equal([taught], need.Targets.Select(t => t.Target));
+        Assert.Empty((await NeedOf(children[0])).Targets);
+
+        var asked = new CatchUpAsked([children[2]], 3);
+        var plan = await TestClient.Read<CatchUpView>(
+            await lead.Send(HttpMethod.Post, InGroup("catch-up/plan"), asked)
+        );
+        Assert.InRange(plan.Seconds, 60, 180);
+        Assert.Equal(taught, plan.Parts[0].Target);
+        Assert.NotEmpty(plan.Parts[0].Read);
+        Assert.NotEmpty(plan.Parts[0].Write);
+        var longer = await TestClient.Read<CatchUpView>(
+            await lead.Send(HttpMethod.Post, InGroup("catch-up/plan"), asked with { Minutes = 10 })
+        );
+        Assert.True(longer.Parts.Count > plan.Parts.Count);
+
+        var held = new CatchUpHeld(
+            Guid.NewGuid(),
+            [children[2]],
+            [.. plan.Parts.Select(p => p.Target)],
+            [new CatchUpSeen(children[2], taught, Seen.Right)]
+        );
+        var known = new List<bool>();
+        for (var i = 0; i < 2; i++)
+            known.Add(
+                (
+                    await TestClient.Read<CatchUpKept>(await lead.Send(HttpMethod.Post, InGroup("catch-up"), held))
+                ).WasKnown
+            );
+        Assert.Equal([false, true], known);
+        need = await NeedOf(children[2]);
+        Assert.Empty(need.Targets);
+        Assert.Equal(TestSchool.Today, need.Last);
+        var child = await lead.Get<ChildMemoryView>($"/api/schools/{school.School}/children/{children[2]}/memory");
+        Assert.Contains(taught, Assert.Single(child.CatchUps).Targets);
+        Assert.Equal([TestSchool.Today], child.Missed);
+        // The lesson's own marks are none the wiser.
+        Assert.Empty((await lead.Get<MarkingView>(At("marks"))).Seen);
+
+        Assert.Equal("catch-up-minutes", await RefusedCatchUp("catch-up/plan", asked with { Minutes = 40 }));
+        Assert.Equal("catch-up-children", await RefusedCatchUp("catch-up/plan", asked with { Children = [elsewhere] }));
+        Assert.Equal(
+            "catch-up-targets",
+            await RefusedCatchUp("catch-up", held with { Id = Guid.NewGuid(), Targets = ["x"], Seen = [] })
+        );
+    }
+
+    [Fact]
+    public async Task A_child_shows_what_is_held_what_is_confused_and_what_was_seen()
+    {
+        var words = marking.Words.Where(w => w.IsSpelled && !w.IsTricky).Take(3).ToList();
+        foreach (var word in words)
+        {
+            var written =
+                $"{word.Graphemes[0]}{(word.Graphemes[1] == "e" ? "i" : "e")}{string.Concat(word.Graphemes.Skip(2))}";
+            await Take(Made(MarkKind.Written, word.Word, children[0]) with { Written = written });
+        }
+        var view = await lead.Get<ChildMemoryView>($"/api/schools/{school.School}/children/{children[0]}/memory");
+        Assert.Equal(words.Count, view.Recent.Count);
+        Assert.All(view.Recent, r => Assert.Contains(r.Places, p => p.Seen != Seen.Right));
+        Assert.NotEmpty(view.Rungs);
+        Assert.True(view.NotYet > 0);
+        Assert.Equal("Otters", view.Group);
+        await TestClient.Problem(
+            await lead.Send(HttpMethod.Get, $"/api/schools/{school.School}/children/{Guid.NewGuid()}/memory"),
+            HttpStatusCode.NotFound
+        );
+    }
+
+    [Fact]
+    public async Task The_school_says_where_teaching_goes_faster_than_learning_and_who_needs_more()
+    {
+        var lost = Word.Graphemes[0];
+        await Take([
+            .. from child in children
+            from word in marking.Words
+            from place in Enumerable.Range(0, word.Graphemes.Count)
+            where word.Graphemes[place] == lost
+            select Made(MarkKind.Miss, word.Word, child, place),
+        ]);
+        await Take([.. marking.Words.Select(w => Made(MarkKind.AllRight, w.Word))]);
+        await lead.Close(lesson, LessonOutcome.Taught);
+        var view = await lead.Get<SchoolMemoryView>($"/api/schools/{school.School}/memory");
+        var otters = view.Groups.Single(g => g.Id == school.Otters);
+        Assert.Equal((children.Length, children.Length), (otters.Children, otters.Marked));
+        Assert.Contains(otters.Rungs, r => r.Seen == children.Length && r.IsLost);
+        Assert.Contains(otters.Rungs, r => r.Seen == children.Length && r.Held == children.Length);
+        Assert.Equal(0, view.Groups.Single(g => g.Id == school.Kestrels).Marked);
     }
 
     [Fact]

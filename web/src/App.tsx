@@ -31,6 +31,9 @@ const JoinPage = page('JoinPage', () => import('./people/JoinPage'));
 const LadderPage = page('LadderPage', () => import('./ladder/LadderPage'));
 const LessonPage = page('LessonPage', () => import('./lesson/LessonPage'));
 const LessonPrint = page('LessonPrint', () => import('./lesson/LessonPrint'));
+const CatchUpPage = page('CatchUpPage', () => import('./marks/CatchUpPage'));
+const ChildMemoryPage = page('ChildMemoryPage', () => import('./marks/ChildMemoryPage'));
+const SchoolMemoryPage = page('SchoolMemoryPage', () => import('./marks/SchoolMemoryPage'));
 const GroupMemoryPage = page('GroupMemoryPage', () => import('./marks/GroupMemoryPage'));
 const MarkPage = page('MarkPage', () => import('./marks/MarkPage'));
 const MatPage = page('MatPage', () => import('./mat/MatPage'));
@@ -93,6 +96,9 @@ export function App() {
             <Route element={<QuietLock />}>
               <Route path="/groups/:groupId/lessons/:date/marks" element={<MarkPage />} />
               <Route path="/groups/:groupId/memory" element={<GroupMemoryPage />} />
+              <Route path="/groups/:groupId/catch-up" element={<CatchUpPage />} />
+              <Route path="/children/:childId/memory" element={<ChildMemoryPage />} />
+              <Route path="/memory" element={<SchoolMemoryPage />} />
               <Route path="/children" element={<ChildrenPage />} />
               <Route path="/children/import" element={<ImportPage />} />
               <Route path="/children/:childId/record" element={<ChildRecordPage />} />

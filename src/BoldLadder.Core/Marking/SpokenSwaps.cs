@@ -9,7 +9,7 @@ public static class SpokenSwaps
     private static readonly Dictionary<string, string[]> SaidFor = new(StringComparer.Ordinal)
     {
         ["θ"] = ["f", "s", "t"],
-        ["ð"] = ["v", "d", "z"],
+        ["ð"] = ["v", "f", "d", "z"],
         ["r"] = ["w"],
         ["l"] = ["w"],
         ["s"] = ["θ"],

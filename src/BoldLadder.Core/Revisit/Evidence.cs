@@ -48,6 +48,9 @@ public enum EvidenceSource
     /// <summary>What the lesson showed, with nothing marked.</summary>
     Lesson,
     Check,
+
+    /// <summary>A few minutes with one child or a small group.</summary>
+    CatchUp,
 }
 
 /// <summary>

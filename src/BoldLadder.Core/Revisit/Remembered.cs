@@ -108,7 +108,7 @@ public sealed record Remembered(
         SeenOn is { } seen ? MemoryModel.Recall(Holds, day.DayNumber - seen.DayNumber) : 0;
 
     /// <summary>The last day joined to those before it.</summary>
-    internal Remembered Settled()
+    public Remembered Settled()
     {
         if (Last is not { } day)
             return this;

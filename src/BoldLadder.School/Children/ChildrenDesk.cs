@@ -124,7 +124,14 @@ public sealed class ChildrenDesk(SchoolScope scope, Places places, EvidenceBooks
             .OrderBy(e => e.Day)
             .ThenBy(e => e.MadeAt)
             .ThenBy(e => e.Place)
-            .Select(e => new ChildSeen(e.Day, e.Word, e.Target, e.Skill, e.Seen, e.Written))
+            .Select(e => new ChildSeen(
+                e.Day,
+                e.Source == EvidenceSource.CatchUp ? "" : e.Word,
+                e.Target,
+                e.Skill,
+                e.Seen,
+                e.Written
+            ))
             .ToListAsync(scope.Stop);
         var memories = await store.Memories.AsNoTracking().Where(m => m.ChildId == childId).ToListAsync(scope.Stop);
         scope.Audit("child-exported", childId);

@@ -40,9 +40,10 @@ public sealed class EvidenceBooks(SchoolScope scope, Places places, Standings st
                     e.Word,
                     e.Place,
                     e.Skill,
+                    e.Day,
                 })
                 .ToListAsync(scope.Stop)
-        ).Select(e => (e.LessonId, e.ChildId, e.Word, e.Place, e.Skill)).ToHashSet();
+        ).Select(e => (e.LessonId, e.ChildId, e.Word, e.Place, e.Skill, e.Day)).ToHashSet();
         var anew = new HashSet<Guid>();
         foreach (var one in mine.GroupBy(e => (Child: e.ChildId!.Value, e.Target, e.Skill)))
         {
@@ -51,7 +52,7 @@ public sealed class EvidenceBooks(SchoolScope scope, Places places, Standings st
             foreach (var row in one)
             {
                 // Another word on a place that was marked before takes that one back: all is folded anew.
-                known = before.Add((row.LessonId, row.ChildId, row.Word, row.Place, row.Skill))
+                known = before.Add((row.LessonId, row.ChildId, row.Word, row.Place, row.Skill, row.Day))
                     ? known?.With(Seen(row))
                     : null;
             }
@@ -140,9 +141,9 @@ public sealed class EvidenceBooks(SchoolScope scope, Places places, Standings st
         var count = 0;
         foreach (var child in children)
         {
-            var seen = (
-                await scope.Store.Evidence.AsNoTracking().Where(e => e.ChildId == child).ToListAsync(scope.Stop)
-            )
+            var seen = Counting(
+                    await scope.Store.Evidence.AsNoTracking().Where(e => e.ChildId == child).ToListAsync(scope.Stop)
+                )
                 .Select(Seen)
                 .Concat(
                     places[child]
@@ -193,9 +194,9 @@ public sealed class EvidenceBooks(SchoolScope scope, Places places, Standings st
             .Select(a => (a.ChildId, a.Date))
             .ToHashSet();
 
-    /// <summary>The rows that count: of one place the one that was made last.</summary>
+    /// <summary>The rows that count: of one place on a day the one that was made last.</summary>
     public static IEnumerable<StoredEvidence> Counting(IEnumerable<StoredEvidence> rows) =>
-        rows.GroupBy(e => (e.LessonId, e.ChildId, e.Word, e.Place, e.Skill))
+        rows.GroupBy(e => (e.LessonId, e.ChildId, e.Word, e.Place, e.Skill, e.Day))
             .Select(g => g.OrderBy(e => e.MadeAt).ThenBy(e => e.Id).Last());
 
     /// <summary>A row as the core has it.</summary>

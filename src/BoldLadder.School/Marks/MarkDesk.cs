@@ -38,7 +38,7 @@ public sealed class MarkDesk(
         if (found.Refusal is { } unknown)
             return unknown;
         var (group, lesson) = found.Value;
-        var rows = await scope.Store.Evidence.AsNoTracking().Where(e => e.LessonId == lessonId).ToListAsync(scope.Stop);
+        var rows = await Rows(lessonId);
         return new MarkingView(
             LessonId: lesson.Id,
             Date: lesson.Date,
@@ -239,8 +239,12 @@ public sealed class MarkDesk(
         ];
     }
 
+    /// <summary>What was seen of the lesson's words; catch-ups hang on it, too, and are none.</summary>
     private Task<List<StoredEvidence>> Rows(Guid lessonId) =>
-        scope.Store.Evidence.AsNoTracking().Where(e => e.LessonId == lessonId).ToListAsync(scope.Stop);
+        scope
+            .Store.Evidence.AsNoTracking()
+            .Where(e => e.LessonId == lessonId && e.Source != EvidenceSource.CatchUp)
+            .ToListAsync(scope.Stop);
 
     /// <summary>A lesson of one of this person's groups; a helper's of today alone.</summary>
     private async Task<Answer<(Group Group, StoredLesson Lesson)>> Find(Guid lessonId)

@@ -24,5 +24,21 @@ public static class MarkEndpoints
         school
             .MapGet("/groups/{groupId:guid}/memory", (Guid groupId, GroupTodayDesk desk) => desk.Show(groupId).Http())
             .WithName("getGroupMemory");
+        school
+            .MapGet("/children/{childId:guid}/memory", (Guid childId, ChildMemoryDesk desk) =>
+                desk.Show(childId).Http()
+            )
+            .WithName("getChildMemory");
+        school.MapGet("/memory", (SchoolMemoryDesk desk) => desk.Show().Http()).WithName("getSchoolMemory");
+        var catchUp = school.MapGroup("/groups/{groupId:guid}/catch-up");
+        catchUp.MapGet("", (Guid groupId, CatchUpDesk desk) => desk.Needs(groupId).Http()).WithName("getCatchUpNeeds");
+        catchUp
+            .MapPost("/plan", (Guid groupId, CatchUpAsked asked, CatchUpDesk desk) => desk.Make(groupId, asked).Http())
+            .WithMetadata(ReadersToo.It)
+            .WithName("makeCatchUp");
+        catchUp
+            .MapPost("", (Guid groupId, CatchUpHeld held, CatchUpDesk desk) => desk.Keep(groupId, held).Http())
+            .WithMetadata(ReadersToo.It)
+            .WithName("keepCatchUp");
     }
 }

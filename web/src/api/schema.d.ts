@@ -1348,6 +1348,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/children/{childId}/memory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getChildMemory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/memory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSchoolMemory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools/{schoolId}/jobs": {
         parameters: {
             query?: never;
@@ -2340,6 +2372,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools/{schoolId}/groups/{groupId}/catch-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCatchUpNeeds"];
+        put?: never;
+        post: operations["keepCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{schoolId}/groups/{groupId}/catch-up/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2673,6 +2737,68 @@ export interface components {
             sides: components["schemas"]["CardSide"][];
             leftOut: components["schemas"]["LeftOut"][];
         };
+        CatchUpAsked: {
+            children: string[];
+            /** Format: int32 */
+            minutes: number;
+        };
+        CatchUpHad: {
+            /** Format: date */
+            day: string;
+            targets: string[];
+        };
+        CatchUpHeld: {
+            /** Format: uuid */
+            id: string;
+            children: string[];
+            targets: string[];
+            seen: components["schemas"]["CatchUpSeen"][];
+        };
+        CatchUpKept: {
+            wasKnown: boolean;
+        };
+        CatchUpNeed: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            isAway: boolean;
+            targets: components["schemas"]["WobbleView"][];
+            /** Format: date */
+            last: null | string;
+        };
+        CatchUpNeedsView: {
+            /** Format: date */
+            date: string;
+            group: string;
+            children: components["schemas"]["CatchUpNeed"][];
+        };
+        CatchUpPartView: {
+            target: string;
+            grapheme: string;
+            sound: null | string;
+            keyWord: null | string;
+            read: components["schemas"]["CatchUpWord"][];
+            write: components["schemas"]["CatchUpWord"][];
+        };
+        CatchUpSeen: {
+            /** Format: uuid */
+            childId: string;
+            target: string;
+            seen: components["schemas"]["Seen"];
+        };
+        CatchUpView: {
+            /** Format: date */
+            date: string;
+            /** Format: int32 */
+            seconds: number;
+            parts: components["schemas"]["CatchUpPartView"][];
+            sentence: null | string;
+        };
+        CatchUpWord: {
+            word: string;
+            marks: number[];
+            meaning: null | string;
+        };
         ChangeView: {
             /** Format: int32 */
             version: number;
@@ -2717,6 +2843,28 @@ export interface components {
             skill: components["schemas"]["Skill"];
             state: components["schemas"]["MemoryState"];
         };
+        ChildMemoryView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: uuid */
+            groupId: null | string;
+            group: null | string;
+            /** Format: date */
+            date: string;
+            /** Format: int32 */
+            secure: number;
+            /** Format: int32 */
+            wobbling: number;
+            /** Format: int32 */
+            notYet: number;
+            rungs: components["schemas"]["ChildRung"][];
+            tricky: components["schemas"]["TargetState"][];
+            confusions: components["schemas"]["ConfusionView"][];
+            missed: string[];
+            recent: components["schemas"]["SeenLately"][];
+            catchUps: components["schemas"]["CatchUpHad"][];
+        };
         ChildRecord: {
             /** Format: int32 */
             format: number;
@@ -2731,6 +2879,11 @@ export interface components {
         };
         ChildrenView: {
             children: components["schemas"]["ChildView"][];
+        };
+        ChildRung: {
+            id: string;
+            stage: string;
+            targets: components["schemas"]["TargetState"][];
         };
         ChildSeen: {
             /** Format: date */
@@ -2789,6 +2942,25 @@ export interface components {
                 [key: string]: number;
             };
             remark?: null | string;
+        };
+        /** @enum {unknown} */
+        ConfusionKind: "look-alike" | "as-spoken" | "vowel" | "spelling" | "order" | "left-out" | "other";
+        ConfusionView: {
+            kind: components["schemas"]["ConfusionKind"];
+            target: string;
+            written: string;
+            /** Format: int32 */
+            times: number;
+            /** Format: int32 */
+            days: number;
+            /** Format: date */
+            last: string;
+            isOfSound: boolean;
+            pairs: components["schemas"]["ContrastPair"][];
+        };
+        ContrastPair: {
+            one: string;
+            other: string;
         };
         CorrespondenceFacts: {
             readingReliability: components["schemas"]["CountedShare"];
@@ -2929,7 +3101,7 @@ export interface components {
             rows: number;
         };
         /** @enum {unknown} */
-        EvidenceSource: "by-exception" | "as-written" | "read-aloud" | "whole-group" | "lesson" | "check";
+        EvidenceSource: "by-exception" | "as-written" | "read-aloud" | "whole-group" | "lesson" | "check" | "catch-up";
         ExportRequest: {
             /** Format: uuid */
             id: string;
@@ -2955,6 +3127,14 @@ export interface components {
             ladders: string[];
             /** Format: int32 */
             longBreak: number;
+        };
+        FailingTarget: {
+            target: string;
+            /** Format: int32 */
+            children: number;
+            /** Format: int32 */
+            of: number;
+            groups: string[];
         };
         FeedView: {
             /** Format: uuid */
@@ -3014,6 +3194,17 @@ export interface components {
         GroupChange: {
             name: string;
             people: components["schemas"]["GroupTaker"][];
+        };
+        GroupClimb: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            children: number;
+            /** Format: int32 */
+            marked: number;
+            rungs: components["schemas"]["RungHeld"][];
+            isTooFast: boolean;
         };
         GroupDates: {
             /** Format: uuid */
@@ -4453,6 +4644,15 @@ export interface components {
             kind?: null | string;
             chunks?: null | string[];
         };
+        RungHeld: {
+            id: string;
+            label: string;
+            /** Format: int32 */
+            seen: number;
+            /** Format: int32 */
+            held: number;
+            isLost?: boolean;
+        };
         RungPlace: {
             /** Format: int32 */
             number: number;
@@ -4517,6 +4717,13 @@ export interface components {
             /** Format: byte */
             content: string;
         };
+        SchoolMemoryView: {
+            /** Format: date */
+            date: string;
+            groups: components["schemas"]["GroupClimb"][];
+            failing: components["schemas"]["FailingTarget"][];
+            topUps: components["schemas"]["TopUp"][];
+        };
         SchoolRequest: {
             name: string;
             timeZone: string;
@@ -4547,6 +4754,18 @@ export interface components {
         };
         /** @enum {unknown} */
         Seen: "right" | "slow" | "helped" | "plausible" | "look-alike" | "order" | "wrong" | "missing" | "nearly-all" | "half" | "few" | "shown" | "missed-teaching";
+        SeenLately: {
+            /** Format: date */
+            day: string;
+            word: string;
+            skill: components["schemas"]["Skill"];
+            places: components["schemas"]["SeenPlace"][];
+        };
+        SeenPlace: {
+            target: string;
+            seen: components["schemas"]["Seen"];
+            written: string;
+        };
         SentenceItem: {
             text: string;
             words: unknown;
@@ -4730,6 +4949,13 @@ export interface components {
             name: string;
             weekdays: null | number[];
         };
+        TargetState: {
+            target: string;
+            state: components["schemas"]["MemoryState"];
+            reading: null | components["schemas"]["MemoryState"];
+            spelling: null | components["schemas"]["MemoryState"];
+            reasons: components["schemas"]["MemoryReason"][];
+        };
         TeachablesView: {
             correspondences: components["schemas"]["TeachableView"][];
             patterns: string[];
@@ -4837,6 +5063,18 @@ export interface components {
             grapheme: string;
             /** Format: int32 */
             count: number;
+        };
+        TopUp: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            group: string;
+            /** Format: uuid */
+            groupId: string;
+            /** Format: int32 */
+            missedTeaching: number;
+            /** Format: int32 */
+            notHeld: number;
         };
         TrialRung: {
             id: string;
@@ -8444,6 +8682,69 @@ export interface operations {
             };
         };
     };
+    getChildMemory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                childId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildMemoryView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSchoolMemory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolMemoryView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     listJobs: {
         parameters: {
             query?: never;
@@ -10908,6 +11209,110 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AttemptView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getCatchUpNeeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatchUpNeedsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchUpHeld"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatchUpKept"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                schoolId: string;
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchUpAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatchUpView"];
                 };
             };
             /** @description Bad Request */

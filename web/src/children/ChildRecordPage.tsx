@@ -7,7 +7,7 @@ import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { targetText } from '../marks/GroupMemoryPage';
+import { targetText } from '../marks/targets';
 import { dayText, momentText, text, textOf } from '../text/text';
 
 /** What was seen, day by day. */

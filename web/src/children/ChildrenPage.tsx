@@ -130,7 +130,9 @@ function ChildRow({ child, onChange }: { child: Child; onChange?: () => void }) 
   });
   return (
     <li className="col ps-0 border-top py-1 d-flex flex-wrap align-items-center gap-2" data-child={child.name}>
-      <strong className={`flex-grow-1 text-break${child.isAway ? ' quiet' : ''}`}>{child.name}</strong>
+      <strong className={`flex-grow-1 text-break${child.isAway ? ' quiet' : ''}`}>
+        {school.role === 'helper' ? child.name : <Link to={`/children/${child.id}/memory`}>{child.name}</Link>}
+      </strong>
       {mayChange(school.role) ? (
         <Form.Check
           type="switch"

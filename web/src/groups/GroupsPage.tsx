@@ -32,10 +32,17 @@ export function GroupsPage() {
           <h1>{text('groups.title')}</h1>
           <p className="quiet">{text('groups.intro', { count: groups.data.length, date: dayText(school.today) })}</p>
         </div>
-        {lead && groups.data.length > 0 && (
-          <Button variant="outline-primary" onClick={() => setOpen('new')}>
-            {text('groups.make')}
-          </Button>
+        {seesAll(school.role) && groups.data.length > 0 && (
+          <p className="d-flex flex-wrap gap-2">
+            <Link className="btn btn-outline-primary" to="/memory">
+              {text('schoolMemory.page')}
+            </Link>
+            {lead && (
+              <Button variant="outline-primary" onClick={() => setOpen('new')}>
+                {text('groups.make')}
+              </Button>
+            )}
+          </p>
         )}
       </div>
       {lead && <FirstSteps onGroup={() => setOpen('new')} />}
@@ -95,7 +102,11 @@ function GroupCard({ group, onChange }: { group: Schemas['GroupView']; onChange?
               {group.isToday ? text('groups.today') : text('groups.next', { date: dayText(group.lessonDate) })}
             </span>
             <Link to={`/groups/${group.id}/mats/${group.lessonDate}`}>{text('mat.link')}</Link>
-            {role !== 'helper' && <Link to={`/groups/${group.id}/memory`}>{text('memory.page')}</Link>}
+            {role === 'helper' ? (
+              <Link to={`/groups/${group.id}/catch-up`}>{text('catchUp.page')}</Link>
+            ) : (
+              <Link to={`/groups/${group.id}/memory`}>{text('memory.page')}</Link>
+            )}
             {group.status && <StatusBadge status={group.status} />}
           </p>
         )}

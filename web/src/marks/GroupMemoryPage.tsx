@@ -5,20 +5,10 @@ import { useSchool } from '../session/session';
 import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
-import { dayText, shortDayText, teachingText, text, textOf } from '../text/text';
+import { dayText, shortDayText, text, textOf } from '../text/text';
 import type { Schemas } from '../api/client';
 import { groupMemoryQuery } from './queries';
-
-/** What a target is called: a grapheme with its sound, a tricky word. */
-export function targetText(target: string): string {
-  const [kind, id] = target.includes(':') && !target.includes('=') ? target.split(':', 2) : ['', target];
-  if (kind === 'tricky') return text('memory.tricky', { word: id! });
-  return teachingText(id!);
-}
-
-export function whyText(why: Schemas['MemoryReason']): string {
-  return textOf('memory.why', why.code, { count: why.count, day: why.day ? shortDayText(why.day) : '' });
-}
+import { targetText, whyText } from './targets';
 
 /** Group today: what comes back next and why, who wobbles on what, who missed which lesson. */
 export function GroupMemoryPage() {
@@ -35,7 +25,14 @@ export function GroupMemoryPage() {
   return (
     <>
       <h1>{text('memory.title', { group: name })}</h1>
-      <p className="quiet">{dayText(view.date)}</p>
+      <p className="d-flex flex-wrap gap-3 align-items-center">
+        <span className="quiet">{dayText(view.date)}</span>
+        {view.children.length > 0 && (
+          <Link className="btn btn-outline-primary" to={`/groups/${groupId}/catch-up`}>
+            {text('catchUp.link')}
+          </Link>
+        )}
+      </p>
       {!view.isMarked && <p className="panel">{text('memory.nothing')}</p>}
       {view.due.length > 0 && (
         <section className="panel mb-3" aria-label={text('memory.comesBack')}>
@@ -78,7 +75,9 @@ export function GroupMemoryPage() {
         <ul className="memory-children list-unstyled mb-2">
           {view.children.map((c) => (
             <li key={c.id}>
-              <h3 className="fs-5 mb-1">{c.name}</h3>
+              <h3 className="fs-5 mb-1">
+                <Link to={`/children/${c.id}/memory`}>{c.name}</Link>
+              </h3>
               <p className="quiet small mb-1">
                 {text('memory.secure', { secure: c.secure })}
                 {c.missed.length > 0 &&

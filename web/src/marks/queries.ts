@@ -40,3 +40,30 @@ export const groupMemoryQuery = (schoolId: string, groupId: string) =>
         client.GET('/api/schools/{schoolId}/groups/{groupId}/memory', { params: { path: { schoolId, groupId } } }),
       ),
   });
+
+/** What a child holds, what was seen of it, what it confuses. */
+export const childMemoryQuery = (schoolId: string, childId: string) =>
+  queryOptions({
+    queryKey: ['child-memory', schoolId, childId],
+    queryFn: () =>
+      answered(
+        client.GET('/api/schools/{schoolId}/children/{childId}/memory', { params: { path: { schoolId, childId } } }),
+      ),
+  });
+
+/** Where teaching goes faster than learning, what fails across classes, who needs more. */
+export const schoolMemoryQuery = (schoolId: string) =>
+  queryOptions({
+    queryKey: ['school-memory', schoolId],
+    queryFn: () => answered(client.GET('/api/schools/{schoolId}/memory', { params: { path: { schoolId } } })),
+  });
+
+/** Who of a group is to have a few minutes today. */
+export const catchUpNeedsQuery = (schoolId: string, groupId: string) =>
+  queryOptions({
+    queryKey: ['catch-up', schoolId, groupId],
+    queryFn: () =>
+      answered(
+        client.GET('/api/schools/{schoolId}/groups/{groupId}/catch-up', { params: { path: { schoolId, groupId } } }),
+      ),
+  });

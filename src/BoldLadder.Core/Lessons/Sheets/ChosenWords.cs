@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using BoldLadder.Core.Ladders;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Spelling;
 using BoldLadder.Core.Words;
@@ -16,29 +15,7 @@ public static class ChosenWords
     /// </summary>
     /// <param name="words">That can be read on the day.</param>
     public static LessonRequest Over(LessonRequest request, IReadOnlyCollection<Word> words) =>
-        new(
-            Before: request.After,
-            Today: new Rung(
-                Id: Id,
-                Stage: "",
-                Correspondences: About(request, words),
-                Patterns: Patterns.None,
-                Tricky: [],
-                Reason: null,
-                Kind: RungKind.Review
-            ),
-            Materials: request.Materials,
-            TrickyBefore: [.. request.TrickyToday.Distinct()],
-            Memory: request.Memory,
-            Minutes: request.Minutes,
-            Seed: request.Seed
-        )
-        {
-            Avoid = request.Avoid,
-            Names = request.Names,
-            Chunks = request.Chunks,
-            MeaningsInLessons = request.MeaningsInLessons,
-        };
+        GoingBack.To(request, Id, About(request, words), request.After, [.. request.TrickyToday.Distinct()]);
 
     /// <summary>
     /// The correspondences taught last that together stand in all of the words: what the words are about.
