@@ -13,12 +13,13 @@ if (args is ["text"])
     TextRun.Run(Console.Out);
     return;
 }
-if (args is ["revisit", var first, var seeds])
+if (args is ["revisit", var first, var seeds, .. var pictures])
 {
     RevisitRun.Run(
         Console.Out,
         int.Parse(first, System.Globalization.CultureInfo.InvariantCulture),
-        int.Parse(seeds, System.Globalization.CultureInfo.InvariantCulture)
+        int.Parse(seeds, System.Globalization.CultureInfo.InvariantCulture),
+        pictures.FirstOrDefault()
     );
     return;
 }

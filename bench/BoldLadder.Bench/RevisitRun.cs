@@ -19,7 +19,8 @@ internal static class RevisitRun
     private const int Minutes = 20;
     private const int Lessons = 190;
 
-    public static void Run(TextWriter output, int first, int seeds)
+    /// <param name="pictures">A folder for a picture of each law; null for none.</param>
+    public static void Run(TextWriter output, int first, int seeds, string? pictures)
     {
         var lexicon = Lexicon.Read(ProjectFolders.LexiconShards());
         var ladder = LadderDocument.Read(
@@ -67,5 +68,21 @@ internal static class RevisitRun
                 );
             }
         }
+        if (pictures is null)
+            return;
+        foreach (var law in Enum.GetValues<ForgettingLaw>())
+            File.WriteAllText(
+                Path.Combine(pictures, $"memory-{law.ToString().ToLowerInvariant()}.svg"),
+                RevisitPlot.Of(
+                    law,
+                    Enum.GetValues<RevisitPolicy>()
+                        .ToDictionary(
+                            p => p,
+                            p =>
+                                (IReadOnlyList<YearResult>)
+                                    [.. Enumerable.Range(first, seeds).Select(s => results[(law, p, s)])]
+                        )
+                )
+            );
     }
 }

@@ -32,7 +32,7 @@ public sealed record DueTarget(MemoryTarget Target, double Need, DueWhy Why, int
 public static class GroupDue
 {
     /// <summary>What nobody saw for so many days comes back before all else, but for what was missed last.</summary>
-    public const int LongestUnseen = 28;
+    public const int LongestUnseen = 18;
 
     private const double Lost = 0.5;
 
@@ -63,7 +63,14 @@ public static class GroupDue
     /// <summary>
     /// How much it counts that nobody saw it for long: the slowest have lost most of what was not seen.
     /// </summary>
-    private const double Unseen = 0.3;
+    private const double Unseen = 0.5;
+
+    /// <summary>
+    /// Of what a child has lost, how much counts in any case, and how much by what is still there: a card brings back
+    /// what is half there, and does little for what is gone.
+    /// </summary>
+    private const double Gone = 0.5;
+    private const double HalfThere = 1;
 
     /// <summary>How much it counts that children had it wrong last time.</summary>
     private const double LastMissed = 0.05;
@@ -95,7 +102,7 @@ public static class GroupDue
                 missed++;
             if (recall < Lost)
                 lost++;
-            gone += weights[i] * (1 - recall);
+            gone += weights[i] * (1 - recall) * (Gone + (HalfThere * recall));
             all += weights[i];
         }
         var unseen = seen is { } before ? Math.Min(1, (day.DayNumber - before.DayNumber) / (double)LongestUnseen) : 0;

@@ -74,7 +74,7 @@ public sealed record Memory
     >.Empty;
 
     /// <summary>So many of what is marked are brought back by the words of a lesson.</summary>
-    private const int BroughtBack = 16;
+    private const int BroughtBack = 40;
 
     /// <summary>What the marks say of a correspondence; null where nothing is known.</summary>
     public DueTarget? DueOf(Correspondence one) => marked.TryGetValue(one, out var due) ? due.Due : null;
@@ -87,6 +87,13 @@ public sealed record Memory
 
     /// <summary>How many lessons ago it was seen; 0 when nothing is known of it.</summary>
     public int LessonsSince(Correspondence correspondence) => Seen.GetValueOrDefault(correspondence, 0);
+
+    /// <summary>
+    /// How much a word gains by a correspondence that is due: by marks, the most needed gains twice what it does by the
+    /// log, the last of those brought back next to nothing.
+    /// </summary>
+    public double ShareOfDue(Correspondence correspondence) =>
+        marked.TryGetValue(correspondence, out var due) ? 2 * (1 - (due.Place / (double)BroughtBack)) : 1;
 
     public bool IsDue(Correspondence correspondence) =>
         marked.TryGetValue(correspondence, out var due)

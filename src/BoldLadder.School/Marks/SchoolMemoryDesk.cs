@@ -10,8 +10,8 @@ using Microsoft.EntityFrameworkCore;
 namespace BoldLadder.School.Marks;
 
 /// <summary>What the school's children hold of what was taught, for the lead.</summary>
-/// <param name="Failing">Graphemes that many do not hold in more than one group, or in most of one; the most children
-/// first.</param>
+/// <param name="Failing">What one child in four or more had wrong when it was last looked at; what fails in most
+/// groups first.</param>
 /// <param name="TopUps">Who needs more this week.</param>
 public sealed record SchoolMemoryView(
     DateOnly Date,
@@ -22,7 +22,7 @@ public sealed record SchoolMemoryView(
 
 /// <param name="Children">How many there are, and of how many something was marked.</param>
 /// <param name="Rungs">What was taught, in the ladder's order.</param>
-/// <param name="IsTooFast">True where most of what was taught last and looked at is not held by most.</param>
+/// <param name="IsTooFast">True where half of what was taught last and looked at is not held.</param>
 public sealed record GroupClimb(
     Guid Id,
     string Name,
@@ -33,14 +33,14 @@ public sealed record GroupClimb(
 );
 
 /// <param name="Seen">Of how many children something was seen there.</param>
-/// <param name="Held">How many of those hold all of it.</param>
+/// <param name="Held">How many of those had all of it right when it was last looked at.</param>
 public sealed record RungHeld(string Id, string Label, int Seen, int Held)
 {
-    /// <summary>True where something was seen of it, and most of those do not hold it.</summary>
-    public bool IsLost => Seen > 0 && Held * 2 < Seen;
+    /// <summary>True where something was seen of it, and fewer than three in four have it.</summary>
+    public bool IsLost => Seen > 0 && Held * 4 < Seen * 3;
 }
 
-/// <param name="Children">How many do not hold it, of how many of whom something was seen.</param>
+/// <param name="Children">How many had it wrong last, of how many who were looked at.</param>
 public sealed record FailingTarget(string Target, int Children, int Of, IReadOnlyList<string> Groups);
 
 /// <param name="MissedTeaching">What was taught while the child was away, in the last two weeks.</param>
@@ -57,10 +57,11 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
     private const int Latest = 10;
     private const int FewestSeen = 4;
     private const int MostFailing = 12;
+
+    /// <summary>It fails where one in so many had it wrong when it was last looked at.</summary>
+    private const int FailsFrom = 4;
     private const int MostTopUps = 20;
     private const int Much = 4;
-    private const double StillThere = 0.5;
-    private const int RightAgain = 2;
 
     public async Task<Answer<SchoolMemoryView>> Show()
     {
@@ -93,7 +94,7 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
             climbs,
             [
                 .. failing
-                    .Where(f => f.Value.Of >= FewestSeen && f.Value.Not * 2 >= f.Value.Of)
+                    .Where(f => f.Value.Of >= FewestSeen && f.Value.Not * FailsFrom >= f.Value.Of)
                     .OrderByDescending(f => f.Value.Groups.Count)
                     .ThenByDescending(f => f.Value.Not)
                     .ThenBy(f => f.Key, StringComparer.Ordinal)
@@ -109,18 +110,14 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
         );
     }
 
-    /// <summary>Whether a child holds a target; null where the child itself never did anything with it.</summary>
-    private bool? Held(IEnumerable<StoredMemory> memories)
+    /// <summary>
+    /// Whether a child had a target right when it was last looked at, in reading and in spelling; null where the child
+    /// itself never did anything with it.
+    /// </summary>
+    private static bool? Held(IEnumerable<StoredMemory> memories)
     {
-        var own = memories.Where(m => m.Document.IsOwn).ToList();
-        if (own.Count == 0)
-            return null;
-        // With few marks nothing is secure yet; what was right last and is likely still there is held.
-        return own.TrueForAll(m =>
-            (m.Document.On(scope.Today) >= StillThere && m.Document.Settled().LastMiss is null)
-            || MemoryVerdict.Of(m.Document, scope.Today).State == MemoryState.Secure
-            || m.Document.Settled().RightSince >= RightAgain
-        );
+        var own = memories.Where(m => m.Document.IsOwn).Select(m => m.Document.Settled()).ToList();
+        return own.Count == 0 ? null : own.TrueForAll(m => m.LastMiss is null || m.RightSince > 0);
     }
 
     private static GroupClimb Climb(GroupState state, int children, Dictionary<Guid, Dictionary<string, bool?>> known)
@@ -137,7 +134,7 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
             Children: children,
             Marked: known.Values.Count(c => c.Values.Any(h => h is not null)),
             Rungs: rungs,
-            IsTooFast: looked.Count >= FewestSeen && looked.Count(r => r.IsLost) * 2 > looked.Count
+            IsTooFast: looked.Count >= FewestSeen && looked.Count(r => r.IsLost) * 2 >= looked.Count
         );
     }
 
@@ -163,7 +160,7 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
             if (of == 0)
                 continue;
             var all = failing.GetValueOrDefault(target.Key, (0, 0, []));
-            if (not * 2 >= of)
+            if (not * FailsFrom >= of)
                 all.Groups.Add(group);
             failing[target.Key] = (all.Not + not, all.Of + of, all.Groups);
         }

@@ -2852,12 +2852,6 @@ export interface components {
             group: null | string;
             /** Format: date */
             date: string;
-            /** Format: int32 */
-            secure: number;
-            /** Format: int32 */
-            wobbling: number;
-            /** Format: int32 */
-            notYet: number;
             rungs: components["schemas"]["ChildRung"][];
             tricky: components["schemas"]["TargetState"][];
             confusions: components["schemas"]["ConfusionView"][];

@@ -9,6 +9,7 @@ import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, saysText, shortDayText, text, textOf } from '../text/text';
 import { MarkedWord } from '../words/MarkedWord';
+import { shown } from '../words/spelling';
 import { catchUpNeedsQuery } from './queries';
 import { targetText, whyText } from './targets';
 
@@ -17,6 +18,9 @@ type Need = Schemas['CatchUpNeed'];
 type How = 'right' | 'helped' | 'wrong';
 
 const MINUTES = [3, 5, 10, 15];
+
+/** So many are chosen at first: more have no turn in three minutes. */
+const TOGETHER = 3;
 
 /** A few minutes with whoever was away or missed much: chosen, made, held, and noted. */
 export function CatchUpPage() {
@@ -33,7 +37,12 @@ function CatchUpOf({ groupId, needs }: { groupId: string; needs: Schemas['CatchU
   const { school } = useSchool();
   const given = (useLocation().state as { children?: string[] } | null)?.children;
   const [chosen, setChosen] = useState<string[]>(
-    () => given ?? needs.children.filter((c) => c.targets.length > 0 && !c.isAway).map((c) => c.id),
+    () =>
+      given ??
+      needs.children
+        .filter((c) => c.targets.length > 0 && !c.isAway)
+        .slice(0, TOGETHER)
+        .map((c) => c.id),
   );
   const [minutes, setMinutes] = useState(3);
   const plan = useMutation({
@@ -176,7 +185,7 @@ function Held({ groupId, plan, children }: { groupId: string; plan: Plan; childr
       <ol className="catch-up list-unstyled">
         {plan.parts.map((p) => (
           <li key={p.target}>
-            <p className="literacy catch-up-card">{p.grapheme}</p>
+            <p className="literacy catch-up-card">{shown(p.grapheme)}</p>
             <div>
               {p.sound && <p className="mb-1">{saysText(p.sound, p.keyWord!)}</p>}
               {p.read.length > 0 && (
@@ -191,7 +200,8 @@ function Held({ groupId, plan, children }: { groupId: string; plan: Plan; childr
               )}
               {p.write.length > 0 && (
                 <p className="mb-1">
-                  {text('catchUp.write')} <span className="literacy fs-4">{p.write.map((w) => w.word).join(', ')}</span>
+                  {text('catchUp.write')}{' '}
+                  <span className="literacy fs-4">{p.write.map((w) => shown(w.word)).join(', ')}</span>
                 </p>
               )}
               {[...p.read, ...p.write].map(

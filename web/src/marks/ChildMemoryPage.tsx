@@ -61,14 +61,17 @@ export function ChildMemoryPage() {
 function Climbed({ view }: { view: View }) {
   const stages = new Map<string, Target[]>();
   for (const rung of view.rungs) stages.set(rung.stage, [...(stages.get(rung.stage) ?? []), ...rung.targets]);
-  const wobbling = [...view.rungs.flatMap((r) => r.targets), ...view.tricky].filter((t) => t.state === 'wobbling');
+  const all = [...view.rungs.flatMap((r) => r.targets), ...view.tricky];
+  const wobbling = all.filter((t) => t.state === 'wobbling');
+  const count = (state: Target['state']) => all.filter((t) => t.state === state && isLookedAt(t)).length;
   return (
     <section className="panel mb-3" aria-label={text('childMemory.ladder')}>
       <h2 className="fs-4">{text('childMemory.ladder')}</h2>
       <p className="memory-counts">
-        <State state="secure" /> {text('childMemory.secure', { count: view.secure })} <State state="wobbling" />{' '}
-        {text('childMemory.wobbling', { count: view.wobbling })} <State state="not-yet" />{' '}
-        {text('childMemory.notYet', { count: view.notYet })} <span className="quiet">{text('childMemory.dotted')}</span>
+        <State state="secure" /> {text('childMemory.secure', { count: count('secure') })} · <State state="wobbling" />{' '}
+        {text('childMemory.wobbling', { count: count('wobbling') })} · <State state="not-yet" />{' '}
+        {text('childMemory.notYet', { count: count('not-yet') })} ·{' '}
+        <span className="quiet">{text('childMemory.dotted', { count: all.filter((t) => !isLookedAt(t)).length })}</span>
       </p>
       {view.rungs.length === 0 && <p className="mb-0">{text('childMemory.nothingTaught')}</p>}
       {wobbling.length > 0 && (
@@ -101,7 +104,7 @@ function Stage({ name, targets }: { name: string; targets: readonly Target[] }) 
             title={[textOf('record.state', t.state), ...t.reasons.map(whyText)].join(' ')}
           >
             <State state={t.state} />
-            <span className="literacy">{lettersText(t.target).replace(/ \(.*/, '')}</span>
+            <span className="literacy">{lettersText(t.target)}</span>
             <span className="visually-hidden">
               {[textOf('record.state', t.state), ...t.reasons.map(whyText)].join(' ')}
             </span>

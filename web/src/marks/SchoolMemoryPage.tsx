@@ -28,7 +28,7 @@ export function SchoolMemoryPage() {
         {view.topUps.length === 0 ? (
           <p className="mb-0">{text('schoolMemory.noTopUps')}</p>
         ) : (
-          <ul className="memory-due list-unstyled mb-0">
+          <ul className="memory-due top-ups list-unstyled mb-0">
             {view.topUps.map((t) => (
               <li key={t.id}>
                 <strong>

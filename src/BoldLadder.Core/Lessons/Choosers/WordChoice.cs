@@ -112,7 +112,7 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         foreach (var part in word.Required)
         {
             if (work.Due.Contains(part))
-                worth += Weights.BringsBack;
+                worth += Weights.BringsBack * request.Memory.ShareOfDue(part);
         }
         return worth;
     }
