@@ -25,7 +25,7 @@ using BoldLadder.Web.Weeks;
 using BoldLadder.Web.Words;
 using Microsoft.AspNetCore.Http.Json;
 
-if (args is ["migrate" or "load-demo" or "write-schemas", ..])
+if (args is ["migrate" or "load-demo" or "write-schemas" or "rebuild-memories", ..])
     return await OwnerCommands.Run(args);
 
 var builder = WebApplication.CreateBuilder(args);

@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
+import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 
@@ -41,6 +42,22 @@ export const freePort = () =>
       server.close(() => done(port));
     });
   });
+
+/** A server of a test's own on the shared school: where it is, and how it is killed. */
+export async function startServer(port?: number): Promise<{ base: string; kill: () => Promise<void> }> {
+  const base = `http://127.0.0.1:${port ?? (await freePort())}`;
+  const app = process.env['BOLD_APP']!;
+  const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', base], { cwd: app, stdio: 'ignore' });
+  await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 60_000 });
+  const ended = new Promise<void>((done) => server.once('exit', () => done()));
+  return {
+    base,
+    kill: () => {
+      server.kill('SIGKILL');
+      return ended;
+    },
+  };
+}
 
 /** All that stands on the board is told from its ground from afar: 7 to 1 (WCAG 2.2, 1.4.6). */
 export async function expectContrast(page: Page) {

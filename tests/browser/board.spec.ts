@@ -1,26 +1,14 @@
-import { spawn } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, freePort, fromAccount, openLesson, openTeacher, signIn, test } from './app.js';
+import { expect, expectAccessible, fromAccount, openLesson, openTeacher, signIn, startServer, test } from './app.js';
 
 /** The lesson of the Badgers on a server of its own, and how that server is killed. */
 async function openElsewhere(page: Page): Promise<() => Promise<void>> {
-  const port = await freePort();
-  const app = process.env['BOLD_APP']!;
-  const server = spawn('dotnet', [`${app}/BoldLadder.Web.dll`, '--urls', `http://127.0.0.1:${port}`], {
-    cwd: app,
-    stdio: 'ignore',
-  });
-  const base = `http://127.0.0.1:${port}`;
-  await expect(async () => expect((await fetch(`${base}/health`)).ok).toBe(true)).toPass({ timeout: 60_000 });
+  const { base, kill } = await startServer();
   await page.goto(`${base}/sign-in`);
   await signIn(page);
   await page.getByRole('link', { name: 'Open lesson for Badgers' }).click();
   await expect(page.locator('.part-apply')).toBeVisible();
-  const ended = new Promise<void>((done) => server.once('exit', () => done()));
-  return () => {
-    server.kill('SIGKILL');
-    return ended;
-  };
+  return kill;
 }
 
 /** Once more under the eyes of the worker, so that what a page needs goes through it. */

@@ -117,6 +117,9 @@ public sealed record HouseStyle(
     /// <summary>True when a word that children may not know comes with a one-line meaning.</summary>
     public bool Meanings { get; init; } = true;
 
+    /// <summary>True where a word that is right has a tick of its own beside those of its graphemes.</summary>
+    public bool WordTick { get; init; }
+
     /// <summary>What the sheet for families begins with; empty for ours.</summary>
     public string Greeting { get; init; } = "";
 

@@ -76,6 +76,15 @@ public sealed record Memory
     /// <summary>So many of what is marked are brought back by the words of a lesson.</summary>
     private const int BroughtBack = 40;
 
+    /// <summary>
+    /// What marks say of tricky words for reading, and for writing, each apart, by the word: of the children of whom
+    /// something is known.
+    /// </summary>
+    public IReadOnlyDictionary<string, DueTarget> TrickyToRead { get; init; } =
+        FrozenDictionary<string, DueTarget>.Empty;
+    public IReadOnlyDictionary<string, DueTarget> TrickyToWrite { get; init; } =
+        FrozenDictionary<string, DueTarget>.Empty;
+
     /// <summary>What the marks say of a correspondence; null where nothing is known.</summary>
     public DueTarget? DueOf(Correspondence one) => marked.TryGetValue(one, out var due) ? due.Due : null;
 

@@ -3,6 +3,7 @@ using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.Choosers;
 using BoldLadder.Core.Lessons.Planning;
+using BoldLadder.Core.Revisit;
 using BoldLadder.Core.Style;
 using BoldLadder.Core.Teaching;
 using BoldLadder.Core.Texts;
@@ -33,11 +34,14 @@ public sealed class LessonRequests(SchoolScope scope, Places places, GroupMemori
             .Store.TeachingNotes.Where(n => n.Phrase != "")
             .ToDictionaryAsync(n => n.Subject, n => n.Phrase, scope.Stop);
         var request = Of(day, rung, seed);
+        var known = await memories.Of(day.Group.Id, day.Date);
         return request with
         {
             Memory = request.Memory.With(history) with
             {
-                Marked = (await memories.Of(day.Group.Id, day.Date)).Due(day.Date),
+                Marked = known.Due(day.Date),
+                TrickyToRead = known.TrickyDue(Skill.Reading, day.Date),
+                TrickyToWrite = known.TrickyDue(Skill.Spelling, day.Date),
             },
             Pace = history.Pace,
             Templates = [.. templates.OrderBy(t => t.Weekday is null).Select(t => t.Document)],

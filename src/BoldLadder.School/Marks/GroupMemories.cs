@@ -24,6 +24,38 @@ public sealed record GroupMemory(
     /// <summary>True where something was seen of the group as a whole.</summary>
     public bool IsGroupMarked { get; init; }
 
+    /// <summary>Tricky words of each child by skill: reading and writing are remembered apart.</summary>
+    public IReadOnlyDictionary<Skill, ILookup<string, Remembered>> Tricky { get; init; } =
+        new Dictionary<Skill, ILookup<string, Remembered>>();
+
+    /// <summary>
+    /// What marks say of tricky words in a skill, by the word: of children of whom something is known. One that all
+    /// have is said only where each had it right on three days: until then the log says when it comes.
+    /// </summary>
+    public IReadOnlyDictionary<string, DueTarget> TrickyDue(Skill skill, DateOnly day) =>
+        Tricky.TryGetValue(skill, out var words)
+            ? words
+                .Select(w =>
+                    (
+                        Word: w.Key,
+                        Due: GroupDue.Of(
+                            [
+                                .. w.Select(r => new Dictionary<MemoryTarget, Remembered>
+                                {
+                                    [MemoryTarget.Tricky(w.Key)] = r,
+                                }),
+                            ],
+                            day
+                        )[0]
+                    )
+                )
+                .Where(w =>
+                    w.Due.Why != DueWhy.Round
+                    || words[w.Word].All(r => r.Settled().RightDays >= MemoryVerdict.SecureDays)
+                )
+                .ToDictionary(w => w.Word, w => w.Due)
+            : new Dictionary<string, DueTarget>();
+
     /// <summary>What is due on a day, the most needed first; none where nothing was marked.</summary>
     public ImmutableArray<DueTarget> Due(DateOnly day)
     {
@@ -56,6 +88,12 @@ public sealed class GroupMemories(SchoolScope scope, Places places, Standings st
         )
         {
             IsGroupMarked = isMarked,
+            Tricky = memories
+                .SelectMany(m => m)
+                .Select(m => (m.Skill, Target: EvidenceBooks.Target(m.Target), m.Document))
+                .Where(m => m.Target.Kind == TargetKind.Tricky)
+                .GroupBy(m => m.Skill)
+                .ToDictionary(g => g.Key, g => g.ToLookup(m => m.Target.Id, m => m.Document)),
         };
     }
 

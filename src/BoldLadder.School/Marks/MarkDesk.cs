@@ -43,6 +43,7 @@ public sealed class MarkDesk(
             LessonId: lesson.Id,
             Date: lesson.Date,
             Group: group.Name,
+            WordTick: scope.Style.WordTick,
             Words: [.. LessonWords(lesson)],
             Children: [.. await Children(group.Id, lesson.Date)],
             Seen:

@@ -68,10 +68,12 @@ public sealed record MarkAnswer(Guid Id, MarkFate Fate, string? Reason);
 public sealed record MarkAnswers(IReadOnlyList<MarkAnswer> Marks);
 
 /// <summary>What there is to mark in a lesson, and what was marked.</summary>
+/// <param name="WordTick">True where a word that is right has a tick of its own.</param>
 public sealed record MarkingView(
     Guid LessonId,
     DateOnly Date,
     string Group,
+    bool WordTick,
     IReadOnlyList<MarkedWord> Words,
     IReadOnlyList<MarkedChild> Children,
     IReadOnlyList<MarkSeen> Seen

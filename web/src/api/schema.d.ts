@@ -3356,6 +3356,7 @@ export interface components {
             blending: components["schemas"]["Blending"];
             lettering: components["schemas"]["Lettering"];
             meanings?: boolean;
+            wordTick?: boolean;
             greeting?: string;
         };
         HuntedPlace: {
@@ -4115,6 +4116,7 @@ export interface components {
             /** Format: date */
             date: string;
             group: string;
+            wordTick: boolean;
             words: components["schemas"]["MarkedWord"][];
             children: components["schemas"]["MarkedChild"][];
             seen: components["schemas"]["MarkSeen"][];

@@ -118,10 +118,10 @@ function Marking({ view, groupId }: { view: MarkingView; groupId: string }) {
           <p className="quiet small mt-3 mb-0">
             {text('marks.ticks', {
               ticks: view.children.reduce(
-                (sum, c) => sum + ticks(ofChild(all, c.id, word.word, word.graphemes.length)),
+                (sum, c) => sum + ticks(ofChild(all, c.id, word.word, word.graphemes.length), view.wordTick),
                 0,
               ),
-              of: view.children.filter((c) => !c.isAway).length * word.graphemes.length,
+              of: view.children.filter((c) => !c.isAway).length * (word.graphemes.length + (view.wordTick ? 1 : 0)),
             })}
           </p>
         </>

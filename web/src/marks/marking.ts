@@ -36,8 +36,9 @@ export function ofChild(all: Shown, child: string | null, word: string, grapheme
   return Array.from({ length: graphemes }, (_, place) => all.get(slot(child, word, place, 'spelling')) ?? null);
 }
 
-/** The ticks of a word: one for each grapheme that is right. */
-export const ticks = (seen: readonly (Seen | null)[]) => seen.filter((s) => s === 'right').length;
+/** The ticks of a word: one for each grapheme that is right, and in some schools one more for all of it. */
+export const ticks = (seen: readonly (Seen | null)[], wordTick: boolean) =>
+  seen.filter((s) => s === 'right').length + (wordTick && seen.every((s) => s === 'right') ? 1 : 0);
 
 /** A mark as it is made here and now. */
 export function made(

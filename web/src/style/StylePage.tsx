@@ -242,6 +242,12 @@ function StyleForm({ kept }: { kept: StyleView }) {
                 onChange={(v) => change({ madeUpWords: v })}
               />
               <Form.Check
+                id="style-word-tick"
+                label={text('style.wordTick')}
+                checked={style.wordTick ?? false}
+                onChange={(e) => change({ wordTick: e.target.checked })}
+              />
+              <Form.Check
                 id="style-meanings"
                 label={text('style.meanings')}
                 checked={style.meanings ?? true}

@@ -19,6 +19,7 @@ public sealed record Chooser(ActivityKind Kind, Func<LessonWork, string, int, IE
             .Concat(SpellingChoosers.All)
             .Concat(ApplyChoosers.All)
             .Concat(EarChoosers.All)
+            .Concat(TrickyChoosers.All)
             .Concat(AgainChoosers.All)
             .Concat(BuildChoosers.All)
             .Concat(SheetChoosers.All)

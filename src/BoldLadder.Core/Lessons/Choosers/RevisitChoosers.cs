@@ -22,9 +22,6 @@ internal static class RevisitChoosers
     /// <summary>What is new comes on the cards of the next four days.</summary>
     private const int NewestOnCards = 4;
 
-    /// <summary>A tricky word is due for writing until it was written on so many days.</summary>
-    private const int WrittenOften = 3;
-
     /// <summary>By this many taught correspondences children blend words of four sounds by ear.</summary>
     private const int EnoughForFour = 18;
 
@@ -37,8 +34,6 @@ internal static class RevisitChoosers
         new(ActivityKind.OralSegmenting, (work, id, count) => Oral(work, id, count)),
         new(ActivityKind.Clues, Clues),
         new(ActivityKind.RecentWords, Recent),
-        new(ActivityKind.TrickySoFar, TrickySoFar),
-        new(ActivityKind.SpellTricky, SpellTricky),
     ];
 
     /// <summary>
@@ -95,7 +90,7 @@ internal static class RevisitChoosers
     }
 
     /// <summary>What children showed of it, where that is why it is here.</summary>
-    private static Reason? Shown(DueTarget due) =>
+    internal static Reason? Shown(DueTarget due) =>
         due.Why switch
         {
             DueWhy.MissedBy => Reason.Of("missed-by", due.Children.ToString(CultureInfo.InvariantCulture)),
@@ -293,82 +288,4 @@ internal static class RevisitChoosers
 
     private static bool IsOfWeek(LessonRequest request, Word word) =>
         request.Memory.Words.TryGetValue(word.Spelling, out var ago) && ago <= request.LooksBackOn;
-
-    /// <summary>
-    /// The last one taught, then those longest unseen; those that can be decoded by now are tricky no more. Words
-    /// easily mixed up do not stand side by side.
-    /// </summary>
-    private static IEnumerable<Item> TrickySoFar(LessonWork work, string id, int count)
-    {
-        var request = work.Request;
-        var random = work.Stream("tricky");
-        var still = request
-            .TrickyBefore.Select(request.Lexicon.Find)
-            .OfType<Word>()
-            .Where(w => !request.Before.CanRead(w))
-            .ToList();
-        var due = still
-            .TakeLast(1)
-            .Concat(
-                random
-                    .Shuffle(still.SkipLast(1))
-                    .OrderByDescending(w => request.Memory.TrickyRead.GetValueOrDefault(w.Spelling, int.MaxValue))
-            )
-            .Take(count);
-        return Apart(random.Shuffle(due))
-            .Select(w => ItemMaker.OfWord(id, w, [Reason.Of("tricky"), ReadAgo(request, w)], request.Before));
-    }
-
-    private static Reason ReadAgo(LessonRequest request, Word word) =>
-        request.Memory.TrickyRead.TryGetValue(word.Spelling, out var ago)
-            ? Reason.Of("last-seen", ago.ToString(CultureInfo.InvariantCulture))
-            : Reason.Of("long-unseen");
-
-    /// <summary>
-    /// The words with none beside one that it is easily mixed up with, as far as that can be had: after each comes the
-    /// one that has most partners among those left.
-    /// </summary>
-    private static List<Word> Apart(List<Word> words)
-    {
-        var apart = new List<Word>();
-        while (words.Count > 0)
-        {
-            var next = words
-                .OrderBy(w => apart.Count > 0 && AreMixedUp(apart[^1], w))
-                .ThenByDescending(w => words.Count(o => AreMixedUp(o, w)))
-                .First();
-            words.Remove(next);
-            apart.Add(next);
-        }
-        return apart;
-    }
-
-    private static bool AreMixedUp(Word one, Word other) => MixedUp.Partners(one.Spelling).Contains(other.Spelling);
-
-    /// <summary>
-    /// Tricky words to write from memory: the last two taught until they were written on three days, then those longest
-    /// unwritten. Only words whose letters can all be formed.
-    /// </summary>
-    private static IEnumerable<Item> SpellTricky(LessonWork work, string id, int count)
-    {
-        var request = work.Request;
-        var formed = request.Before.Correspondences.SelectMany(c => c.Grapheme.Letters).ToHashSet();
-        var words = request
-            .TrickyBefore.Select(request.Lexicon.Find)
-            .OfType<Word>()
-            .Where(w =>
-                w.Spelling.All(l => !char.IsLetter(l) || formed.Contains(l)) && SpellingChoosers.MayBeDictated(work, w)
-            )
-            .ToList();
-        var newest = words.TakeLast(count).Where(w => request.Memory.TimesWritten(w.Spelling) < WrittenOften);
-        return newest
-            .Concat(
-                words.OrderByDescending(w => request.Memory.TrickyWritten.GetValueOrDefault(w.Spelling, int.MaxValue))
-            )
-            .Distinct()
-            .Take(count)
-            .Select(w =>
-                SpellingChoosers.Dictated(work, id, w, [Reason.Of("tricky"), Reason.Of("to-write")], request.Before)
-            );
-    }
 }
