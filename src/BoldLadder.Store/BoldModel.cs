@@ -311,8 +311,18 @@ public sealed partial class BoldContext
             {
                 e.SchoolId,
                 e.ChildId,
-                e.Target,
+                e.Day,
             });
+        // What was seen of a group as a whole is little beside what was seen of its children.
+        builder
+            .Entity<StoredEvidence>()
+            .HasIndex(e => new
+            {
+                e.SchoolId,
+                e.GroupId,
+                e.Day,
+            })
+            .HasFilter("child_id is null");
         Owned<StoredMemory>(builder)
             .HasKey(m => new
             {

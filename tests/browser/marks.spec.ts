@@ -54,7 +54,9 @@ test('a class is marked on a phone without network, and what was missed comes ba
 /** What a hand takes for a tap, finding its place with it, in seconds. */
 const TAP = 2.5;
 
-test('a class of thirty takes under two minutes, and neither a killed server nor a closed browser loses a mark', async ({ baseURL }, info) => {
+test('a class of thirty takes under two minutes, and neither a killed server nor a closed browser loses a mark', async ({
+  baseURL,
+}, info) => {
   expect(baseURL).toBeDefined();
   test.setTimeout(240_000);
   const home = mkdtempSync(join(tmpdir(), 'bold-'));

@@ -74,7 +74,7 @@ public sealed record Memory
     >.Empty;
 
     /// <summary>So many of what is marked are brought back by the words of a lesson.</summary>
-    private const int BroughtBack = 40;
+    private const int BroughtBack = 60;
 
     /// <summary>
     /// What marks say of tricky words for reading, and for writing, each apart, by the word: of the children of whom
@@ -98,11 +98,13 @@ public sealed record Memory
     public int LessonsSince(Correspondence correspondence) => Seen.GetValueOrDefault(correspondence, 0);
 
     /// <summary>
-    /// How much a word gains by a correspondence that is due: by marks, the most needed gains twice what it does by the
-    /// log, the last of those brought back next to nothing.
+    /// How much a correspondence is needed by marks: 1 for the most needed, next to nothing for the last that is
+    /// brought back; null where marks say nothing of it, or of nothing at all.
     /// </summary>
-    public double ShareOfDue(Correspondence correspondence) =>
-        marked.TryGetValue(correspondence, out var due) ? 2 * (1 - (due.Place / (double)BroughtBack)) : 1;
+    public double? NeedOf(Correspondence correspondence) =>
+        marked.TryGetValue(correspondence, out var due) && due.Place < BroughtBack
+            ? 1 - (due.Place / (double)BroughtBack)
+            : null;
 
     public bool IsDue(Correspondence correspondence) =>
         marked.TryGetValue(correspondence, out var due)

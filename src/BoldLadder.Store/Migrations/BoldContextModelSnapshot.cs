@@ -1243,8 +1243,12 @@ namespace BoldLadder.Store.Migrations
                     b.HasIndex("SchoolId", "LessonId")
                         .HasDatabaseName("ix_evidence_school_id_lesson_id");
 
-                    b.HasIndex("SchoolId", "ChildId", "Target")
-                        .HasDatabaseName("ix_evidence_school_id_child_id_target");
+                    b.HasIndex("SchoolId", "ChildId", "Day")
+                        .HasDatabaseName("ix_evidence_school_id_child_id_day");
+
+                    b.HasIndex("SchoolId", "GroupId", "Day")
+                        .HasDatabaseName("ix_evidence_school_id_group_id_day")
+                        .HasFilter("child_id is null");
 
                     b.ToTable("evidence", (string)null);
                 });

@@ -6,6 +6,7 @@ import { ErrorNote } from '../shell/ErrorNote';
 import { Loading } from '../shell/Loading';
 import { usePageTitle } from '../shell/usePageTitle';
 import { dayText, shortDayText, stageText, text, textOf } from '../text/text';
+import { shown } from '../words/spelling';
 import { childMemoryQuery } from './queries';
 import { lettersText, targetText, whyText } from './targets';
 
@@ -167,7 +168,7 @@ function Recent({ recent }: { recent: View['recent'] }) {
             <tr key={`${r.day} ${r.word} ${r.skill}`}>
               <td className="text-nowrap">{shortDayText(r.day)}</td>
               <td>
-                <span className="literacy">{r.word}</span>{' '}
+                <span className="literacy">{shown(r.word)}</span>{' '}
                 <span className="quiet small">{textOf('childMemory.skill', r.skill)}</span>
               </td>
               <td>

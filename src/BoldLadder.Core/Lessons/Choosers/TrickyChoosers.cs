@@ -17,12 +17,20 @@ internal static class TrickyChoosers
 
     private const int MissedLast = 2;
 
+    /// <summary>
+    /// What one child had wrong is for a few minutes with that child; from this share of the group on it is for all.
+    /// </summary>
+    private const double Many = 0.25;
+
+    /// <summary>Lessons ago.</summary>
+    private const int JustWritten = 2;
+
     public static ImmutableArray<Chooser> All { get; } =
     [new(ActivityKind.TrickySoFar, TrickySoFar), new(ActivityKind.SpellTricky, SpellTricky)];
 
     /// <summary>
-    /// The last one taught, then those that were wrong last, then those longest unseen; those that can be decoded by now are tricky no more. Words
-    /// easily mixed up do not stand side by side.
+    /// The last one taught, then those that were wrong last, then those longest unseen; those that can be decoded by now
+    /// are tricky no more. Words easily mixed up do not stand side by side.
     /// </summary>
     private static IEnumerable<Item> TrickySoFar(LessonWork work, string id, int count)
     {
@@ -58,7 +66,7 @@ internal static class TrickyChoosers
         marked.TryGetValue(word.Spelling, out var due) && RevisitChoosers.Shown(due) is { } shown ? [shown] : [];
 
     /// <summary>
-    /// How much a word is to come back by marks: 2 where children had it wrong last, 1 where they are likely to be
+    /// How much a word is to come back by marks: 2 where many had it wrong last, 1 where some did or are likely to be
     /// losing it, 0 where nothing is known, -1 where all who were looked at have it: it has graduated, and comes when
     /// nothing else does.
     /// </summary>
@@ -66,7 +74,7 @@ internal static class TrickyChoosers
         marked.TryGetValue(word.Spelling, out var due)
             ? due.Why switch
             {
-                DueWhy.MissedBy => MissedLast,
+                DueWhy.MissedBy => due.Need >= Many ? MissedLast : 1,
                 DueWhy.LongUnseen or DueWhy.Fading => 1,
                 _ => -1,
             }
@@ -99,13 +107,14 @@ internal static class TrickyChoosers
     private static bool AreMixedUp(Word one, Word other) => MixedUp.Partners(one.Spelling).Contains(other.Spelling);
 
     /// <summary>
-    /// Tricky words to write from memory: those that were wrong last, the last two taught until they were written on
-    /// three days or all have them, then those longest unwritten. Only words whose letters can all be formed.
+    /// Tricky words to write from memory: one that many had wrong, the last two taught until they were written on three
+    /// days or all have them, then those longest unwritten. Only words whose letters can all be formed.
     /// </summary>
     private static IEnumerable<Item> SpellTricky(LessonWork work, string id, int count)
     {
         var request = work.Request;
         var written = request.Memory.TrickyToWrite;
+        int Unwritten(Word word) => request.Memory.TrickyWritten.GetValueOrDefault(word.Spelling, int.MaxValue);
         var formed = request.Before.Correspondences.SelectMany(c => c.Grapheme.Letters).ToHashSet();
         var words = request
             .TrickyBefore.Select(request.Lexicon.Find)
@@ -119,14 +128,14 @@ internal static class TrickyChoosers
             .Where(w => request.Memory.TimesWritten(w.Spelling) < WrittenOften)
             // One that all have by what they showed has graduated.
             .Where(w => Need(written, w) >= 0);
-        return words
-            .Where(w => Need(written, w) == MissedLast)
+        // One that many had wrong, when it was not written just now: a day has room for something else, too.
+        var missed = words
+            .Where(w => Need(written, w) == MissedLast && Unwritten(w) > JustWritten)
+            .OrderByDescending(Unwritten)
+            .Take(1);
+        return missed
             .Concat(newest)
-            .Concat(
-                words
-                    .OrderByDescending(w => Need(written, w))
-                    .ThenByDescending(w => request.Memory.TrickyWritten.GetValueOrDefault(w.Spelling, int.MaxValue))
-            )
+            .Concat(words.OrderByDescending(w => Math.Min(0, Need(written, w))).ThenByDescending(Unwritten))
             .Distinct()
             .Take(count)
             .Select(w =>

@@ -21,6 +21,9 @@ internal static class Weights
     public const int EasyTaps = 4;
     public const double JustSeen = -4;
     public const double BringsBack = 0.6;
+
+    /// <summary>What children showed that they need most: as much as a word's being known and common.</summary>
+    public const double MostNeeded = 6;
     public const double ChosenLast = -8;
     public const double Luck = 1;
 

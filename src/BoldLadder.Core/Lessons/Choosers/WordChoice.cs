@@ -109,10 +109,23 @@ public sealed class WordChoice(LessonWork work, Seeded random)
         worth += Math.Max(0, word.Required.Length - Weights.EasyTaps) * Weights.EachTapBeyondEasy;
         if (request.Memory.Words.TryGetValue(word.Spelling, out var lessons))
             worth += Weights.JustSeen / Math.Max(1, lessons);
-        foreach (var part in word.Required)
+        return worth + BroughtBack(work, word);
+    }
+
+    /// <summary>
+    /// What a word is worth by what it brings back. By the log each correspondence counts alike; by marks the most
+    /// needed one of the word counts whole, the next a half and so on, so that no long word gains by its length.
+    /// </summary>
+    private static double BroughtBack(LessonWork work, Word word)
+    {
+        var memory = work.Request.Memory;
+        if (memory.Marked.IsEmpty)
+            return Weights.BringsBack * word.Required.Count(work.Due.Contains);
+        var (worth, share) = (0.0, Weights.MostNeeded);
+        foreach (var need in word.Required.Distinct().Select(memory.NeedOf).OfType<double>().OrderDescending())
         {
-            if (work.Due.Contains(part))
-                worth += Weights.BringsBack * request.Memory.ShareOfDue(part);
+            worth += share * need;
+            share /= 2;
         }
         return worth;
     }
