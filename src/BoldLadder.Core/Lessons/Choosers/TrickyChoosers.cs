@@ -29,8 +29,8 @@ internal static class TrickyChoosers
     [new(ActivityKind.TrickySoFar, TrickySoFar), new(ActivityKind.SpellTricky, SpellTricky)];
 
     /// <summary>
-    /// The last one taught, then those that were wrong last, then those longest unseen; those that can be decoded by now
-    /// are tricky no more. Words easily mixed up do not stand side by side.
+    /// The last one taught, then those that were wrong last, then those longest unseen; what can be decoded by now is
+    /// tricky no more. Words easily mixed up do not stand side by side.
     /// </summary>
     private static IEnumerable<Item> TrickySoFar(LessonWork work, string id, int count)
     {
