@@ -80,6 +80,7 @@ test('a class of thirty takes under two minutes, and neither a killed server nor
   let context = await browser();
   let page = await marking(context, base);
   await page.getByRole('link', { name: 'Children', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Kestrels' })).toBeVisible();
   const others = await page.getByRole('region', { name: 'Kestrels' }).locator('[data-child]').count();
   await page.getByRole('link', { name: 'Take children in' }).click();
   const names = Array.from({ length: 30 - others }, (_, i) => `Wim ${String.fromCharCode(65 + i)}`);

@@ -54,8 +54,10 @@ public static class CatchUpMaker
         if (target.Correspondence is not { } one || !request.Before.Correspondences.Contains(one))
             return null;
         var work = About(request, [one]);
-        var words = work.Choice(Id)
-            .Take(work.Own.Where(w => w.Contains(one) && !used.Contains(w.Spelling)), WordsToRead + 1);
+        var own = work.Own.Where(w => w.Contains(one) && !used.Contains(w.Spelling)).ToList();
+        // In three minutes no word is to be explained, where it can be helped.
+        var known = own.Where(w => w.IsKnown).ToList();
+        var words = work.Choice(Id).Take(known.Count > WordsToRead ? known : own, WordsToRead + 1);
         if (words.Count == 0)
             return null;
         // The shortest is written: what is written takes longest.
