@@ -117,7 +117,8 @@ public sealed class MarkDrillTests : IAsyncLifetime
                     )
                 ).Marks.Select(m => m.Id)
             );
-        Assert.True(acknowledged.Count > Kills * 3, $"{acknowledged.Count} marks in {Kills} runs");
+        // At least the first of each run.
+        Assert.True(acknowledged.Count >= Kills, $"{acknowledged.Count} marks in {Kills} runs");
         var kept = await school.AsOwner(s => s.Marks.IgnoreQueryFilters().Select(m => m.Id).ToListAsync());
         Assert.Equal(acknowledged.Order(), kept.Order());
         // Each said one thing of one grapheme: so many rows, and a memory that is what they come to.

@@ -38,6 +38,7 @@ public sealed record WobbleView(string Target, IReadOnlyList<MemoryReason> Reaso
 public sealed class GroupTodayDesk(SchoolScope scope, GroupMemories memories)
 {
     private const int MostDue = 12;
+    private const int Several = 2;
     private const int MostOfChild = 6;
     private const int DaysBack = 14;
 
@@ -74,6 +75,8 @@ public sealed class GroupTodayDesk(SchoolScope scope, GroupMemories memories)
                     .Due(today.AddDays(1))
                     // What a lesson brings back is what was taught.
                     .Where(d => memory.Shown.ContainsKey(d.Target))
+                    // What several had wrong last is what the adult has in mind: it is said first.
+                    .OrderByDescending(d => d is { Why: DueWhy.MissedBy, Children: >= Several } ? d.Children : 0)
                     .Take(MostDue)
                     .Select(d => new DueView(d.Target.ToString(), d.Why, d.Children, d.Seen)),
             ],
