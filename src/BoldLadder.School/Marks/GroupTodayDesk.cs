@@ -74,7 +74,7 @@ public sealed class GroupTodayDesk(SchoolScope scope, GroupMemories memories)
                 .. memory
                     .Due(today.AddDays(1))
                     // What a lesson brings back is what was taught.
-                    .Where(d => memory.Shown.ContainsKey(d.Target))
+                    .Where(d => d.Target.Kind == TargetKind.Tricky || memory.Shown.ContainsKey(d.Target))
                     // What several had wrong last is what the adult has in mind: it is said first.
                     .OrderByDescending(d => d is { Why: DueWhy.MissedBy, Children: >= Several } ? d.Children : 0)
                     .Take(MostDue)
