@@ -53,6 +53,7 @@ public static class UseCases
         services.AddScoped<LessonReading>();
         services.AddScoped<EvidenceBooks>();
         services.AddScoped<GroupMemories>();
+        services.AddScoped<CatchUps>();
         services.AddSingleton<MemoryRebuild>();
         services.AddScoped<ReadersLevels>();
         services.AddScoped<Shelves>();

@@ -261,4 +261,27 @@ public class MemoryTests
         });
         Assert.Equal(pairs.Count * 2, pairs.SelectMany(p => new[] { p.One, p.Other }).Distinct().Count());
     }
+
+    [Fact]
+    public void What_was_missed_or_wrong_lately_is_needed_until_it_was_right_or_made_up_for()
+    {
+        var wrong = MemoryTarget.Of(Correspondence.Parse("b=b"));
+        var missed = Remembered.Of([On(1, Seen.MissedTeaching), On(2, Seen.Shown)], MemoryModel.Begins);
+        var weak = After((0, Seen.Right), (3, Seen.Wrong));
+        ChildNeeds Needs(Remembered one, int day, params (MemoryTarget Target, DateOnly Day)[] madeUp) =>
+            ChildNeeds.Of(
+                new Dictionary<MemoryTarget, Remembered> { [Ai] = one, [wrong] = weak },
+                madeUp.ToLookup(m => m.Target, m => m.Day),
+                Monday.AddDays(day)
+            );
+        var needs = Needs(missed, 4);
+        Assert.Equal([Ai], needs.Missed.AsEnumerable());
+        Assert.Equal([wrong], needs.Weak.AsEnumerable());
+        Assert.True(needs.IsMuch);
+        Assert.False(Needs(missed, 4, (Ai, Monday.AddDays(3))).IsMuch);
+        Assert.Empty(Needs(missed.With(On(3, Seen.Right))!, 4).Missed);
+        Assert.Empty(Needs(missed, 4, (wrong, Monday.AddDays(4))).Weak);
+        Assert.NotEmpty(Needs(missed, 4, (wrong, Monday.AddDays(2))).Weak);
+        Assert.Empty(Needs(missed, ChildNeeds.DaysBack + 4).Missed);
+    }
 }

@@ -73,7 +73,10 @@ public sealed record Memory
         (DueTarget, int)
     >.Empty;
 
-    /// <summary>So many of what is marked are brought back by the words of a lesson.</summary>
+    /// <summary>So many of what is marked are called due: that is why a word is there.</summary>
+    private const int FirstDue = 16;
+
+    /// <summary>So many of what is marked are brought back by the words of a lesson, the first of them most.</summary>
     private const int BroughtBack = 60;
 
     /// <summary>
@@ -108,7 +111,7 @@ public sealed record Memory
 
     public bool IsDue(Correspondence correspondence) =>
         marked.TryGetValue(correspondence, out var due)
-            ? due.Place < BroughtBack
+            ? due.Place < FirstDue
             : Seen.TryGetValue(correspondence, out var lessons) && lessons >= DueAfter;
 
     /// <summary>The same with what the lessons before showed, too: of a word seen in both the nearer counts.</summary>

@@ -1,6 +1,4 @@
 using System.Collections.Immutable;
-using System.Security.Cryptography;
-using System.Text.Json;
 using BoldLadder.Core.Ladders.Calendars;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Lessons.CatchUps;
@@ -23,20 +21,14 @@ public sealed class CatchUpDesk(
     GroupMemories memories,
     GroupDays groupDays,
     LessonRequests requests,
-    EvidenceBooks books
+    EvidenceBooks books,
+    CatchUps catchUps
 )
 {
     public const int FewestMinutes = 3;
     public const int MostMinutes = 15;
 
-    /// <summary>What is further back is for Revisit.</summary>
-    private const int DaysBack = 14;
-
     private const int MostTargets = 4;
-
-    /// <summary>One thing that wobbles comes back in lessons; from this many on, or with something missed, more is
-    /// needed.</summary>
-    private const int Much = 2;
 
     public async Task<Answer<CatchUpNeedsView>> Needs(Guid groupId)
     {
@@ -53,7 +45,7 @@ public sealed class CatchUpDesk(
             .Store.ChildAbsences.Where(a => a.Date == today && ids.Contains(a.ChildId))
             .Select(a => a.ChildId)
             .ToListAsync(scope.Stop);
-        var held = await Held(ids);
+        var held = await catchUps.Lately(ids);
         return new CatchUpNeedsView(
             today,
             found.Value.Name,
@@ -94,7 +86,7 @@ public sealed class CatchUpDesk(
         var memory = await memories.Of(groupId, scope.Today);
         if (asked.Children.Count == 0 || asked.Children.Any(c => !memory.Children.ContainsKey(c)))
             return Refusal.Unusable("catch-up-children");
-        var held = await Held(asked.Children);
+        var held = await catchUps.Lately(asked.Children);
         var chosen = asked.Children.Distinct().ToList();
         var needed = chosen
             .SelectMany(c => Needed(memory.Children[c], held[c], memory))
@@ -125,7 +117,7 @@ public sealed class CatchUpDesk(
         if (scope.Role == Role.Head)
             return Refusal.NotAllowed("reader-only");
         await scope.Lock(groupId);
-        var hash = HashOf(held);
+        var hash = ContentHash.Of(held);
         if (await scope.Store.Marks.SingleOrDefaultAsync(m => m.Id == held.Id, scope.Stop) is { } known)
             return known.ContentHash == hash ? new CatchUpKept(true) : Refusal.Conflict("mark-id-taken");
         var memory = await memories.Of(groupId, scope.Today);
@@ -207,75 +199,22 @@ public sealed class CatchUpDesk(
         );
     }
 
-    /// <summary>
-    /// What a child missed while away and has not had since, then what was wrong lately or does not hold; only what was
-    /// taught.
-    /// </summary>
-    private List<MemoryTarget> Needed(
+    /// <summary>What a child's few minutes are about; nothing where lessons are enough. Only what was taught.</summary>
+    private IReadOnlyList<MemoryTarget> Needed(
         IReadOnlyDictionary<MemoryTarget, Remembered> known,
-        IEnumerable<(string Target, DateOnly Day)> held,
+        IEnumerable<(MemoryTarget Target, DateOnly Day)> held,
         GroupMemory memory
     )
     {
-        var (today, from) = (scope.Today, scope.Today.AddDays(-DaysBack));
-        var since = held.ToLookup(h => h.Target, h => h.Day);
-        bool IsMadeUp(MemoryTarget target, DateOnly missed) => since[target.ToString()].Any(d => d >= missed);
-        var missed = known
-            .Where(k =>
-                k.Value.Missed is { } day
-                && day >= from
-                && k.Value.Settled().LastRight is var right
-                && !(right >= day)
-                && !IsMadeUp(k.Key, day)
-            )
-            .Select(k => k.Key)
-            .ToList();
-        var weak = known
-            .Where(k =>
-                k.Value.IsOwn
-                && MemoryVerdict.Of(k.Value, today) is { State: not MemoryState.Secure }
-                && k.Value.Settled().LastMiss is { } miss
-                && miss >= from
-                && !IsMadeUp(k.Key, miss.AddDays(1))
-            )
-            .OrderBy(k => k.Value.On(today))
-            .ThenBy(k => k.Key.ToString(), StringComparer.Ordinal)
-            .Select(k => k.Key)
-            .ToList();
-        if (missed.Count == 0 && weak.Count < Much)
-            return [];
-        return
-        [
-            .. missed
-                .OrderByDescending(t => known[t].Missed)
-                .Concat(weak.Where(t => t.Kind == TargetKind.Tricky || memory.Shown.ContainsKey(t)))
-                .Distinct()
-                .Take(MostTargets),
-        ];
+        var needs = catchUps.Needs(known, held);
+        return needs.IsMuch
+            ?
+            [
+                .. needs
+                    .Missed.Concat(needs.Weak.Where(t => t.Kind == TargetKind.Tricky || memory.Shown.ContainsKey(t)))
+                    .Distinct()
+                    .Take(MostTargets),
+            ]
+            : [];
     }
-
-    /// <summary>What children had in catch-ups lately.</summary>
-    private async Task<ILookup<Guid, (string Target, DateOnly Day)>> Held(IReadOnlyCollection<Guid> children)
-    {
-        var from = scope.Today.AddDays(-DaysBack);
-        return (
-            await scope
-                .Store.Evidence.Where(e =>
-                    e.Source == EvidenceSource.CatchUp
-                    && e.Day >= from
-                    && e.ChildId != null
-                    && children.Contains(e.ChildId.Value)
-                )
-                .Select(e => new
-                {
-                    Child = e.ChildId!.Value,
-                    e.Target,
-                    e.Day,
-                })
-                .ToListAsync(scope.Stop)
-        ).ToLookup(e => e.Child, e => (e.Target, e.Day));
-    }
-
-    private static string HashOf(CatchUpHeld held) =>
-        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(held)))[..32];
 }

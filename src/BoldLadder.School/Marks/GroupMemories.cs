@@ -98,7 +98,7 @@ public sealed class GroupMemories(SchoolScope scope, Places places, Standings st
     }
 
     /// <summary>Of reading and spelling what is held less.</summary>
-    private static Dictionary<MemoryTarget, Remembered> Weakest(IEnumerable<StoredMemory> memories, DateOnly day) =>
+    internal static Dictionary<MemoryTarget, Remembered> Weakest(IEnumerable<StoredMemory> memories, DateOnly day) =>
         memories
             .GroupBy(m => EvidenceBooks.Target(m.Target))
             .ToDictionary(g => g.Key, g => g.Select(m => m.Document).MinBy(m => m.On(day))!);

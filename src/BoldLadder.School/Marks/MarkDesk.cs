@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text.Json;
 using BoldLadder.Core.Lessons;
 using BoldLadder.Core.Marking;
 using BoldLadder.Core.Revisit;
@@ -120,7 +118,7 @@ public sealed class MarkDesk(
             var answer = Take(mark, work, known);
             answers.Add(answer);
             if (answer.Fate is MarkFate.Kept or MarkFate.KeptNow)
-                known[mark.Id] = HashOf(mark);
+                known[mark.Id] = ContentHash.Of(mark);
         }
         if (work.Added.Count > 0)
         {
@@ -135,7 +133,7 @@ public sealed class MarkDesk(
     private MarkAnswer Take(MarkGiven mark, MarksTaken work, Dictionary<Guid, string> known)
     {
         if (known.TryGetValue(mark.Id, out var hash))
-            return hash == HashOf(mark)
+            return hash == ContentHash.Of(mark)
                 ? new MarkAnswer(mark.Id, MarkFate.Known, null)
                 : new MarkAnswer(mark.Id, MarkFate.Refused, "mark-id-taken");
         if (MarkMeaning.Refuse(mark, work) is { } reason)
@@ -156,7 +154,7 @@ public sealed class MarkDesk(
                 Id = mark.Id,
                 LessonId = work.Lesson.Id,
                 ChildId = mark.ChildId,
-                ContentHash = HashOf(mark),
+                ContentHash = ContentHash.Of(mark),
                 MadeAt = at,
                 RecordedAt = scope.UtcNow,
                 UserId = scope.UserId,
@@ -259,7 +257,4 @@ public sealed class MarkDesk(
             return Refused.UnknownLesson;
         return (found.Group, found.Lesson);
     }
-
-    private static string HashOf(MarkGiven mark) =>
-        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(mark)))[..32];
 }

@@ -51,9 +51,8 @@ public sealed record TopUp(Guid Id, string Name, string Group, Guid GroupId, int
 /// The school for the lead: where teaching goes faster than learning, what fails across classes, who needs more this
 /// week. Source: docs/handbook.md, section 7 (Catch-up).
 /// </summary>
-public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays groupDays)
+public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays groupDays, CatchUps catchUps)
 {
-    private const int DaysBack = 14;
     private const int Latest = 10;
     private const int FewestSeen = 4;
     private const int MostFailing = 12;
@@ -62,6 +61,7 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
     private const int FailsFrom = 4;
     private const int MostTopUps = 20;
     private const int Much = 4;
+    private const int MuchMissed = 2;
 
     public async Task<Answer<SchoolMemoryView>> Show()
     {
@@ -75,6 +75,7 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
             .ToLookup(m => there[m.ChildId].GroupId);
         var groups = await scope.Groups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(scope.Stop);
         var states = await groupDays.States(groups);
+        var held = await catchUps.Lately(there.Keys);
         var climbs = new List<GroupClimb>();
         var failing = new Dictionary<string, (int Not, int Of, List<string> Groups)>(StringComparer.Ordinal);
         var topUps = new List<TopUp>();
@@ -87,7 +88,8 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
                 .ToDictionary(g => g.Key, g => g.GroupBy(m => m.Target).ToDictionary(t => t.Key, Held));
             climbs.Add(Climb(state, children.Count, known));
             Count(failing, group.Name, known);
-            topUps.AddRange(children.Select(c => Needs(c, names[c], group, memories[group.Id])).OfType<TopUp>());
+            var ofChild = memories[group.Id].ToLookup(m => m.ChildId);
+            topUps.AddRange(children.Select(c => Needs(c, names[c], group, ofChild[c], held[c])).OfType<TopUp>());
         }
         return new SchoolMemoryView(
             today,
@@ -166,16 +168,18 @@ public sealed class SchoolMemoryDesk(SchoolScope scope, Places places, GroupDays
         }
     }
 
-    private TopUp? Needs(Guid child, string name, Group group, IEnumerable<StoredMemory> memories)
+    private TopUp? Needs(
+        Guid child,
+        string name,
+        Group group,
+        IEnumerable<StoredMemory> memories,
+        IEnumerable<(MemoryTarget Target, DateOnly Day)> held
+    )
     {
-        var from = scope.Today.AddDays(-DaysBack);
-        var mine = memories.Where(m => m.ChildId == child).GroupBy(m => m.Target).ToList();
-        var missed = mine.Count(t =>
-            t.Any(m => m.Document.Missed >= from) && !t.Any(m => m.Document.Settled().LastRight >= from)
-        );
-        var lost = mine.Count(t =>
-            t.Any(m => m.Document.Settled() is { LastMiss: { } miss, RightSince: 0 } && miss >= from)
-        );
-        return missed + lost >= Much || missed >= 2 ? new TopUp(child, name, group.Name, group.Id, missed, lost) : null;
+        var needs = catchUps.Needs(GroupMemories.Weakest(memories, scope.Today), held);
+        var (missed, weak) = (needs.Missed.Length, needs.Weak.Length);
+        return missed >= MuchMissed || missed + weak >= Much
+            ? new TopUp(child, name, group.Name, group.Id, missed, weak)
+            : null;
     }
 }
